@@ -137,6 +137,14 @@ def test_a_map_is_whole_that_was_given_whole_painted_at_every_bar_or_said_to_be(
     assert state_of(work, "commutator.two-bars") == ("open", False)
 
 
+def test_who_paints_on_a_whole_map_leaves_it_whole(shop: Shop) -> None:
+    work = turned(shop)
+    work.bench.put("bar-map", "burnt 5")
+    work.bench.put("bar-map", "burnt 5; pitted 7", painting="yes")
+    assert {x.finding.id for x in work.bench.page.found.lives} == {"commutator.two-bars", "commutator.rough"}
+    assert "not finished" not in work.missing("power")
+
+
 def test_what_leaves_service_is_signed_with_its_unfinished_map_printed(shop: Shop) -> None:
     work = turned(shop)
     work.bench.put("bar-map", "burnt 5; …")

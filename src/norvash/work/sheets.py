@@ -8,6 +8,7 @@ from norvash.core.record.said import Said
 from norvash.core.record.sheet import Entered
 from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.judging.commutator.whole_map import of_painting
 from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PaintedMap, SlotTime
@@ -121,7 +122,8 @@ class _Entry:
         return self.sheet.written.get((self.field.id, self.place, sight))
 
     def made(self, sight: Sight, *, slip: bool = False) -> Entered:
-        read = _read(self.field, self.place, self.text, self.more, context=self.context, sheet=self.sheet, by=self.by)
+        more = of_painting(self.more, self._given(sight))
+        read = _read(self.field, self.place, self.text, more, context=self.context, sheet=self.sheet, by=self.by)
         check_asked(self.context, self.field, self.place, read.word, self.now.at.date())
         given = Given(
             id=self.now.id,

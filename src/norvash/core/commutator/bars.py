@@ -44,6 +44,8 @@ MARKED = ("dark", *BURNS)
 
 # What ends the words of a map that is still being painted.
 GOES_ON = "…"
+# What comes with such words from a page.
+PAINTING = "painting"
 
 BarMap = Mapping[int, frozenset[str]]
 _PART = re.compile(r"([a-z-]+)\s+([0-9][0-9\s,–-]*)")

@@ -5,6 +5,7 @@ from urllib.parse import urlencode
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
+from norvash.core.commutator.bars import PAINTING
 from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
@@ -146,7 +147,7 @@ _WITH_IT = ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns"
 @router.post("/sheets/{sheet_id}/entries")
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
-    more = {k: typed.get(k, "") for k in _WITH_IT} | {k: typed[k] for k in (*MAY_COME, "painting") if k in typed}
+    more = {k: typed.get(k, "") for k in _WITH_IT} | {k: typed[k] for k in (*MAY_COME, PAINTING) if k in typed}
     place = whole(typed.get("place", "0"))
     try:
         entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))

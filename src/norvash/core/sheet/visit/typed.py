@@ -5,7 +5,7 @@ from dataclasses import replace
 from datetime import date
 from functools import singledispatch
 
-from norvash.core.commutator.bars import GOES_ON, check_bars, goes_on, read_map, write_map
+from norvash.core.commutator.bars import GOES_ON, PAINTING, check_bars, goes_on, read_map, write_map
 from norvash.core.money.here import currency_of
 from norvash.core.motor.figure_fields import BARS
 from norvash.core.names.changed import answer_now
@@ -158,7 +158,7 @@ def _column(field: Column, asked: AskedEntry) -> Read:
 def _painted(_field: Painted, asked: AskedEntry) -> Read:
     bars = BARS.stated(asked.facts.figures)
     shown = read_map(asked.text, check_bars(None if bars is None else int(bars), "value"))
-    going_on = goes_on(asked.text) or asked.more.get("painting") == YES
+    going_on = goes_on(asked.text) or asked.more.get(PAINTING) == YES
     words = "; ".join(filter(None, (write_map(shown), GOES_ON if going_on else "")))
     return Read(words if going_on else asked.text, words, None, PaintedMap(shown))
 

@@ -3,9 +3,11 @@
 from collections.abc import Iterator, Mapping
 from types import MappingProxyType
 
-from norvash.core.commutator.bars import BURNS, BarMap, goes_on, having
+from norvash.core.commutator.bars import BURNS, PAINTING, BarMap, goes_on, having
 from norvash.core.motor.figure_fields import BARS
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.records import PaintedMap
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.bar_map import ALL_SEEN, BAR_MAP, COMMUTATOR_DRAG, COMMUTATOR_THREADS
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
@@ -41,6 +43,12 @@ def unfinished(sheet: Sheet) -> str:
     bars = BARS.stated(sheet.facts.figures)
     of = f" of {bars:.0f}" if bars is not None else ""
     return f"bar map not finished: {len(BAR_MAP.of(sheet))}{of} bars looked at"
+
+
+def of_painting(more: Mapping[str, str], there: Given | None) -> Mapping[str, str]:
+    """Return what comes with an entry: who paints on a map that is whole has looked at every bar before."""
+    whole = there is not None and isinstance(there.record, PaintedMap) and not goes_on(there.word)
+    return {name: text for name, text in more.items() if not (whole and name == PAINTING)}
 
 
 def judged_map(shown: BarMap, *, whole: bool) -> BarMap:
