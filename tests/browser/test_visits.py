@@ -186,7 +186,7 @@ def test_a_whole_sheet_by_keyboard_with_the_gauge(ines: Page, watch: Watch, winc
     press(page, "x")
     expect(brush(page, "B")).to_have_value("19.55 mm")
     expect(rows(page)).to_contain_text("19.55 ± 0.05 mm")
-    press_on(page.get_by_role("link", name="Look at A closely"))
+    press_on(page.get_by_role("link", name="A, closer"))
     expect(page.get_by_role("heading", name="what is seen")).to_be_visible()
     hit(page, "sticky, moves by hand")
     put(page, "Spring force", "7.8 N")

@@ -130,9 +130,10 @@ export default () => {
       return String(!this.isStill && this.condition === id);
     },
 
-    choose(id) {
-      if (!this.isStill) {
-        this.condition = id;
+    pick(event) {
+      const swatch = event.target.closest("[data-condition]");
+      if (swatch && !this.isStill) {
+        this.condition = swatch.dataset.condition;
         this.field.focus({ preventScroll: true });
       }
     },
