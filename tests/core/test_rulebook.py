@@ -9,13 +9,27 @@ from pkgutil import iter_modules
 import pytest
 
 from norvash.core import rules as rules_room
+from norvash.core.bearings.fitting import band_of
 from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.diagnosis.ranking import strengths
 from norvash.core.motor.classes import TEMPLATES
+from norvash.core.motor.figure_fields import GRADE_FAMILY, INSULATION_CLASS, MEASURED_WITH
 from norvash.core.motor.figures import Figures
 from norvash.core.names.changed import RETIRED
 from norvash.core.rules.book import Family, MotorRules
-from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID, rulebook_with, shipped
+from norvash.core.rules.brushes import GRADE_FROM
+from norvash.core.rules.catalogue import FAMILIES, RULES, SCHOOLS_BY_ID, rulebook_with, shipped
+from norvash.core.rules.closing import TORQUE
+from norvash.core.rules.diagnosis import STRENGTH
+from norvash.core.rules.fits import BANDS, FIT_HIGH, FIT_LOW
+from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW, FORM_FACTOR, FORM_FACTOR_OF, SPEED_MOST
+from norvash.core.rules.readings import INSTRUMENT
+from norvash.core.rules.supply import AIR, CABLE, CIRCUITS, CORD, CORDS, IN_AIR, SECTIONS, TOGETHER
+from norvash.core.rules.windings import RISE_BY_RESISTANCE, RISE_BY_THERMOMETER
 from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
+from norvash.core.stacks.torque import estimated
+from norvash.core.supply.cables import Laid, load_a
+from norvash.core.verdict.grades import GRADES
 from norvash.errors import InputError, NotFound
 from states import a_round, judge, ruled, state
 
@@ -53,6 +67,33 @@ def test_an_id_is_put_together_by_a_family_alone_and_every_member_is_in_the_rule
             words = [p.value for p in _pieces(node) if isinstance(p, ast.Constant) and isinstance(p.value, str)]
             joined += [f"{path.name}: {ast.unparse(node)}" for word in words if begun.fullmatch(word)]
     assert joined == []
+
+
+CHOSEN_FROM: dict[Family, tuple[str, ...]] = {
+    **dict.fromkeys((DENSITY_LOW, DENSITY_HIGH, CONTACT_DROP, SPEED_MOST), GRADE_FAMILY.choices),
+    **dict.fromkeys((RISE_BY_RESISTANCE, RISE_BY_THERMOMETER), INSULATION_CLASS.choices),
+    **dict.fromkeys(
+        (FIT_LOW, FIT_HIGH), tuple(f"{kind}.{to:g}" for kind, bands in BANDS.items() for to, _, _ in bands)
+    ),
+    FORM_FACTOR: tuple(FORM_FACTOR_OF.values()),
+    INSTRUMENT: MEASURED_WITH.choices,
+}
+
+
+def test_each_word_that_can_be_chosen_where_an_id_is_put_together_has_its_rule() -> None:
+    """A family refuses a word that it has not: no choice of a figure or of a sum may run into that."""
+    families = {f for f in FAMILIES if f not in CHOSEN_FROM}
+    assert families == {GRADE_FROM, STRENGTH, TORQUE, CABLE, CORD, IN_AIR, TOGETHER}  # named by the code itself
+    lacking = {f.pattern: set(words) - set(f.members) for f, words in CHOSEN_FROM.items()}
+    assert {pattern: words for pattern, words in lacking.items() if words} == {}
+    assert len(strengths(shipped())) == len(STRENGTH.members)
+    assert {GRADE_FROM.of(g) for g in GRADES if g != "fit"} == set(GRADE_FROM.ids)
+    for laid in (Laid(), Laid(cord=True)):
+        assert all(load_a(float(s), laid, shipped()) > 0 for s in (CORDS if laid.cord else SECTIONS))
+    hottest = (Laid(circuits=n, air_c=float(c)) for n in range(1, len(CIRCUITS) + 2) for c in AIR)
+    assert all(load_a(float(SECTIONS[-1]), laid, shipped()) > 0 for laid in hottest)
+    assert all(band_of(kind, to, shipped()).rules for kind, bands in BANDS.items() for to, _, _ in bands)
+    assert [t for t in TORQUE.members if estimated(t, "steel", shipped()) is None] == []
 
 
 def _pieces(node: ast.AST) -> list[ast.expr]:
