@@ -3,6 +3,7 @@
 from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from itertools import chain
+from operator import attrgetter
 
 import numpy as np
 from numpy.typing import NDArray
@@ -11,6 +12,8 @@ from norvash.core.forecast.case import Case, Cases, Constants, Prior
 
 Array = NDArray[np.floating]
 KIND = np.float32
+_CONSTANTS = tuple(Constants.__dataclass_fields__)
+_values = attrgetter(*_CONSTANTS)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -103,7 +106,8 @@ def _ages(cases: Cases) -> tuple[Array, Array]:
 
 def _constants(cases: Cases) -> dict[str, Array]:
     first = cases[0].constants
-    names = Constants.__dataclass_fields__
     if all(c.constants is first for c in cases):
-        return {name: np.full(len(cases), getattr(first, name), KIND) for name in names}
-    return {name: np.array([getattr(c.constants, name) for c in cases], KIND) for name in names}
+        rows = np.repeat(np.array(_values(first), KIND)[:, None], len(cases), axis=1)
+    else:
+        rows = _columns((_values(c.constants) for c in cases), len(_CONSTANTS))
+    return dict(zip(_CONSTANTS, rows, strict=True))

@@ -50,22 +50,17 @@ def _drawn(believed: Believed) -> tuple[Array, Array]:
     u = uniform("rate")
     reached = u.searchsorted(upto, side="right")
     reached[:, -1] = POINTS
-    runs = np.diff(reached, prepend=0, axis=1)
+    runs = reached.copy()
+    runs[:, 1:] -= reached[:, :-1]
 
     def spread(values: Array, runs: NDArray[np.intp]) -> Array:
         return np.repeat(values.ravel(), runs.ravel()).reshape(*values.shape[:-1], POINTS)
 
-    edge = believed.g + KIND(believed.step / 2)
+    edge = spread(believed.g + KIND(believed.step / 2), runs)
     per_share = KIND(believed.step) / np.maximum(believed.weight, KIND(1e-30))
-    rate = np.exp(
-        np.clip(
-            spread(edge, runs) - (spread(upto, runs) - u) * spread(per_share, runs),
-            spread(edge, runs) - KIND(believed.step),
-            None,
-        )
-    )
+    rate = np.exp(np.clip(edge - (spread(upto, runs) - u) * spread(per_share, runs), edge - KIND(believed.step), None))
     runs_k = np.broadcast_to(runs[:, None, :], (n, k, NODES))
-    z = np.stack([normal(f"level-{min(i, MOST_GROUPS - 1)}") for i in range(k)])
+    z = np.array([normal(f"level-{min(i, MOST_GROUPS - 1)}") for i in range(k)])
     return rate, spread(believed.level, runs_k) + spread(np.sqrt(believed.variance), runs_k) * z
 
 

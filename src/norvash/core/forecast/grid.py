@@ -1,7 +1,6 @@
 """The wear rate on a grid, with the length of the set at every node: a filter over the visits."""
 
-from dataclasses import dataclass, fields, replace
-from typing import TypeVar
+from dataclasses import dataclass, fields
 
 import numpy as np
 from numpy.typing import NDArray
@@ -15,15 +14,16 @@ STEP = 0.09
 _WIDE_STEP = 0.12  # before the first visit the far ends of the prior are looked at too
 _PLACES = (np.arange(NODES) - (NODES - 1) / 2).astype(KIND)
 _FACTORS = np.linspace(2.0, 4.0, 9)
-_JUMPED_SHARE = KIND(0.68)
-_JUMPED_SD = KIND(0.185)
 _MOST_JUMP = 0.3
-_SPARED_SHARE = KIND(0.5)
-_SPARED_SD = KIND(0.3)
+# An interval went on at the rate, was spared, or jumped: the share of the rate's wear that it brought, with its sd.
+_WENT_ON, _SPARED, _JUMPED = 0, 1, 2
+_SHARES = np.array([1.0, 0.5, 0.68], KIND)[:, None, None, None]
+_SHARE_SDS = np.array([0.0, 0.3, 0.185], KIND)[:, None, None, None]
 _LEAST_ODDS = 0.01  # under one in a hundred a jump moves nothing that is said
 _BEDDING = 0.01
 _UNSEEN = 0.2
 _NOTHING = KIND(1e-30)
+_UNREAD_VAR = KIND(1e30)  # what was not read says nothing, the same to every branch
 _LEAST_WEIGHT = KIND(1e-9)  # far below what any answer shows, far above the numbers that a processor is slow with
 _LEAST_LOG = KIND(-40)
 
@@ -117,111 +117,87 @@ def believe(batch: Batch, found: Deviations) -> Believed:
         chance = np.minimum(c["jumps_a_life"] * mean_wear / batch.usable, _MOST_JUMP)[:, None]
         if not found.measured[:, j + 1 :, 0].any(1).all():
             tail = np.where(step.on[:, 0, 0] > 0, _tail(weight, level, variance, step), tail)
-        moved, moved_level, moved_variance = _moved(weight, level, variance)
-        left = _Left(
-            weight=weight,
-            level=level,
-            variance=variance,
-            moved=moved,
-            moved_level=moved_level,
-            moved_variance=moved_variance,
-            chance=chance,
-            spared=c["spared"][:, None],
-        )
-        heard = _without_gain(left, step, _heard(left, step))
-        both = heard.kept + heard.risen
+        branches = _branches((weight, level, variance), step, chance=chance, spared=c["spared"][:, None])
+        weights = _without_gain(branches, step, _heard(branches, step.read))
+        both = weights.sum(0)
         total = both.sum(1)
-        jumped = heard.risen.sum(1) / total
-        kept = _merged(heard.plain, heard.spared, heard.less / np.maximum(heard.kept, _NOTHING))
-        level, variance = _merged(kept, heard.shaken, heard.risen / np.maximum(both, _NOTHING))
+        jumped = weights[_JUMPED].sum(1) / total
+        level, variance = _merged(branches, step, weights / np.maximum(both, _NOTHING))
         weight, before = np.maximum(both / total[:, None], _LEAST_WEIGHT), batch.use[:, j]
     return Believed(g=g, weight=weight, level=level, variance=variance, tail=tail, jumped=jumped, step=width)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class _Left:
-    """What is believed before a reading: weights (N, nodes) with level and variance, the same after a jump, and how
-    likely a jump and a spared interval are (N, 1).
+class _Branches:
+    """What an interval may have been before its reading is heard; first on the axis that went on, spared, jumped:
+    weights (3, N, nodes), level, its variance and that of a reading of it (3, N, K, nodes).
     """
 
     weight: Array
     level: Array
     variance: Array
-    moved: Array
-    moved_level: Array
-    moved_variance: Array
-    chance: Array
-    spared: Array
+    total: Array
+
+    def of(self, rows: NDArray[np.intp]) -> "_Branches":
+        """Return the same of some sets only."""
+        return _Branches(**{f.name: getattr(self, f.name)[:, rows] for f in fields(self)})
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
-class _Heard:
-    """What a reading says to each branch: level, variance, log likelihood; and their weights at every rate: those of
-    the spared one, of it and the unchanged one, of the jumped one.
-    """
-
-    plain: tuple[Array, Array, Array]
-    spared: tuple[Array, Array, Array]
-    shaken: tuple[Array, Array, Array]
-    less: Array
-    kept: Array
-    risen: Array
-
-
-def _heard(left: _Left, step: _Interval) -> _Heard:
-    variance = left.variance + step.added_var
-    plain = _update(left.level - step.wear - step.settled, variance, step)
-    spared = _update(
-        left.level - _SPARED_SHARE * step.wear - step.settled, variance + (_SPARED_SD * step.wear) ** 2, step
+def _branches(believed: tuple[Array, Array, Array], step: _Interval, *, chance: Array, spared: Array) -> _Branches:
+    weight, level, variance = believed
+    moved, moved_level, moved_variance = _moved(weight, level, variance)
+    varied = np.array([variance, variance, moved_variance]) + ((_SHARE_SDS * step.wear) ** 2 + step.added_var)
+    return _Branches(
+        weight=np.array([(1 - chance - spared) * weight, spared * weight, chance * moved]),
+        level=np.array([level, level, moved_level]) - (_SHARES * step.wear + step.settled),
+        variance=varied,
+        total=varied + step.read_var,
     )
-    shaken = _update(
-        left.moved_level - _JUMPED_SHARE * step.wear - step.settled,
-        left.moved_variance + step.added_var + (_JUMPED_SD * step.wear) ** 2,
-        step,
-    )
-    top = np.maximum(np.maximum(plain[2], spared[2]), shaken[2]).max(1, keepdims=True)
-    less = left.spared * left.weight * _likely(spared[2] - top)
-    kept = (1 - left.chance - left.spared) * left.weight * _likely(plain[2] - top) + less
-    risen = left.chance * left.moved * _likely(shaken[2] - top)
-    return _Heard(plain=plain, spared=spared, shaken=shaken, less=less, kept=kept, risen=risen)
 
 
-def _without_gain(left: _Left, step: _Interval, heard: _Heard) -> _Heard:
-    """Return what was heard, with no more weight on a jump than a reading as expected would give it where the interval
-    wore less: a slow interval never speaks for a jump.
+def _heard(branches: _Branches, read: Array) -> Array:
+    """Return the weights of the branches after a reading, up to a factor for each set; shape (3, N, nodes)."""
+    away = read - branches.level
+    log = (away * away / branches.total + np.log(branches.total)).sum(2) * KIND(-0.5)
+    weights: Array = branches.weight * np.exp(np.maximum(log - log.max((0, 2))[:, None], _LEAST_LOG))
+    return weights
+
+
+def _without_gain(branches: _Branches, step: _Interval, weights: Array) -> Array:
+    """Return the weights with no more on a jump than a reading as expected would give it where the interval wore less:
+    a slow interval never speaks for a jump.
     """
-    odds = heard.risen.sum(1) / heard.kept.sum(1)
+    odds = _odds(weights)
     rows = np.flatnonzero(odds > _LEAST_ODDS)
     if not len(rows):
-        return heard
-    left, step, odds = _of(left, rows), _of(step, rows), odds[rows]
-    expected = (left.weight[:, None, :] * (left.level - step.wear - step.settled)).sum(2, keepdims=True)
-    slow = (step.on * (step.read - expected)).sum((1, 2)) > 0
-    usual = _heard(left, replace(step, read=expected))
-    most = usual.risen.sum(1) / usual.kept.sum(1)
-    risen = heard.risen.copy()
-    risen[rows] *= np.where(slow, np.minimum(most / odds, 1), 1)[:, None]
-    return replace(heard, risen=risen)
+        return weights
+    before = branches.weight[_WENT_ON, rows]
+    before = (before / before.sum(1, keepdims=True))[:, None, :]
+    expected = (before * branches.level[_WENT_ON, rows]).sum(2, keepdims=True)
+    slow = (step.on[rows] * (step.read[rows] - expected)).sum((1, 2)) > 0
+    rows, expected = rows[slow], expected[slow]
+    if not len(rows):
+        return weights
+    most = _odds(_heard(branches.of(rows), expected))
+    weights[_JUMPED, rows] *= np.minimum(most / odds[rows], 1)[:, None]
+    return weights
 
 
-R = TypeVar("R", _Left, _Interval)
+def _odds(weights: Array) -> Array:
+    """Return how likely a jump is over no jump; shape (N)."""
+    by_branch = weights.sum(2)
+    odds: Array = by_branch[_JUMPED] / (by_branch[_WENT_ON] + by_branch[_SPARED])
+    return odds
 
 
-def _of(values: R, rows: NDArray[np.intp]) -> R:
-    """Return the same of some sets only."""
-    return replace(values, **{f.name: getattr(values, f.name)[rows] for f in fields(values)})
-
-
-def _likely(log: Array) -> Array:
-    likely: Array = np.exp(np.maximum(log, _LEAST_LOG))
-    return likely
-
-
-def _merged(one: tuple[Array, ...], other: tuple[Array, ...], share: Array) -> tuple[Array, Array]:
-    """Return level and variance of two branches at the same rates as one, by moments; `share` is that of the other."""
-    by_group = share[:, None, :]
-    apart = other[0] - one[0]
-    return one[0] + by_group * apart, one[1] + by_group * (other[1] - one[1] + (1 - by_group) * apart * apart)
+def _merged(branches: _Branches, step: _Interval, share: Array) -> tuple[Array, Array]:
+    """Return level and variance (N, K, nodes) after a reading, the branches at the same rates as one, by moments."""
+    gain = branches.variance / branches.total
+    level = branches.level + gain * (step.read - branches.level)
+    variance = branches.variance * (1 - gain)
+    by_group = share[:, :, None, :]
+    merged = (by_group * level).sum(0)
+    return merged, (by_group * (variance + (level - merged) ** 2)).sum(0)
 
 
 def _of_fitting(batch: Batch, rate: Array) -> Array:
@@ -242,13 +218,14 @@ def _interval(batch: Batch, found: Deviations, rate: Array, before: Array, j: in
     by_class = (c["bedding_sd"] * usable)[:, None, None]
     added = (c["drift"] ** 2 * usable)[:, None, None] * wear + (by_class * bed) ** 2
     settled = (c["bedding"] * usable)[:, None, None] * bed
+    on = found.measured[:, j, :, None]
     return _Interval(
         wear=wear,
         settled=settled,
         added_var=added,
         read=found.mean[:, j, :, None],
-        read_var=found.mean_var[:, j, :, None],
-        on=found.measured[:, j, :, None],
+        read_var=np.where(on > 0, found.mean_var[:, j, :, None], _UNREAD_VAR),
+        on=on,
     )
 
 
@@ -272,12 +249,3 @@ def _moved(weight: Array, level: Array, variance: Array) -> tuple[Array, Array, 
     mean = (first.reshape(-1, NODES) @ _MOVES).reshape(shape) / per_node
     square = ((heavy * variance + first * away).reshape(-1, NODES) @ _MOVES).reshape(shape) / per_node
     return moved, mean + about, np.maximum(square - mean * mean, variance)
-
-
-def _update(level: Array, variance: Array, step: _Interval) -> tuple[Array, Array, Array]:
-    """Return level, variance and log likelihood (summed over groups) after a reading, where there is one."""
-    total = variance + step.read_var
-    gain = step.on * variance / total
-    away = step.read - level
-    likelihood = (step.on * (away * away / total + np.log(total))).sum(1) * KIND(-0.5)
-    return level + gain * away, variance * (1 - gain), likelihood

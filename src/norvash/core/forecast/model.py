@@ -12,7 +12,7 @@ from norvash.core.forecast.grid import believe
 from norvash.core.forecast.laying import active_weeks, laid, use_per_week
 from norvash.core.forecast.prior import prior_of
 
-_CHUNK = 128
+_CHUNK = 192
 _LEVELS = (0.05, 0.10, 0.50, 0.90, 0.95, 0.25, 0.75)
 
 
@@ -88,10 +88,13 @@ def _quantiles(values: Array, risk: Array) -> Array:
     """Return the values at the seven levels and at the chosen risk; shape (N, 8)."""
     ordered = np.sort(values, axis=1)
     most = values.shape[1] - 1
-    levels = np.column_stack([*(np.full(len(values), q) for q in _LEVELS), risk])
+    levels = np.empty((len(values), len(_LEVELS) + 1))
+    levels[:, :-1], levels[:, -1] = _LEVELS, risk
     place = np.clip(levels * values.shape[1] - 0.5, 0, most)
     low = np.minimum(place.astype(np.intp), most - 1)
-    at_low, at_high = np.take_along_axis(ordered, low, 1), np.take_along_axis(ordered, low + 1, 1)
+    rows = np.arange(len(values))[:, None]
+    at_low, at_high = ordered[rows, low], ordered[rows, low + 1]
     with np.errstate(invalid="ignore"):
         between = at_low + (place - low) * (at_high - at_low)
-    return np.where(np.isfinite(at_high), between, at_high)
+    found: Array = np.where(np.isfinite(at_high), between, at_high)
+    return found
