@@ -7,6 +7,7 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Browser, Page, expect
 
+from at_work import at_work
 from conftest import Shop
 from live import Watch
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
@@ -91,6 +92,18 @@ def test_after_the_signature_the_hand_stands_on_it(browser: Browser, address: st
     expect(signed).to_be_focused()
     expect(signed).to_be_in_viewport()
     phone.close()
+
+
+def test_the_hand_goes_on_where_what_it_pressed_is_gone(ines: Page, shop: Shop) -> None:
+    """What follows in the page may be folded away: the focus then goes to what shows."""
+    shop.now = datetime.now() - timedelta(hours=2)
+    work = at_work(shop, "tool", "tool")
+    work.bench.see(1, "terminal.poor")
+    work.put("decide.terminal.poor@1=now task.terminal=yes")
+    ines.goto(f"/sheets/{work.bench.id}/rework")
+    press_on(ines.get_by_role("button", name="looked again: gone"))
+    expect(ines.get_by_role("button", name="looked again: gone")).to_have_count(0)
+    assert ines.evaluate("document.activeElement !== document.body && document.activeElement.checkVisibility()")
 
 
 def test_where_a_system_sets_its_own_colours_the_focus_of_the_bottom_bar_is_an_outline(ines: Page) -> None:

@@ -9,7 +9,8 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.core.motor.figure_fields import BARS, SPEED_TAPS
+from norvash.core.motor.figure_fields import BARS, BY_NAME, SPEED_TAPS
+from norvash.core.rules.book import CLASSES
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.store import people, standings
@@ -125,6 +126,27 @@ def test_every_stage_asks_only_for_figures_that_can_be_given(client: TestClient,
     for stage in STAGES:
         page = client.get(f"/sheets/{sheet}/{stage.id}").text
         assert [f.name for f in stage.asks if not f.classes and f'id="figure-{f.name}"' not in page] == [], stage.id
+
+
+@pytest.mark.parametrize("motor_class", CLASSES)
+def test_a_figure_that_a_stage_asks_for_is_kept_or_refused_in_words(
+    client: TestClient, shop: Shop, motor_class: str
+) -> None:
+    motor = shop.motor(motor_class=motor_class)
+    sheet = open_sheet(shop.conn, shop.act(), motor, kind="full", counter="")
+    asked = {
+        stage: re.findall(r'id="figure-(\w+)"', client.get(f"/sheets/{sheet}/{stage.id}").text) for stage in STAGES
+    }
+    assert sum(map(len, asked.values())) > 20
+    for stage, names in asked.items():
+        for name in names:
+            own = load(shop.conn, motor).stated.own_words
+            as_drawn = {n: own.get(n, "") for n in names} | {f"seen_{n}": own.get(n, "") for n in names}
+            typed = as_drawn | {name: next(iter(getattr(BY_NAME[name], "choices", ())), "3")}
+            at = f"/sheets/{sheet}/figures?stage={stage.id}&act_id=figure-{stage.id}-{name.replace('_', '-')}"
+            answer = client.post(at, data=typed)
+            kept = load(shop.conn, motor).stated.own_words.get(name, "") != own.get(name, "")
+            assert kept == (answer.status_code == 200 and typed[name] != own.get(name, "")), (name, answer.status_code)
 
 
 def test_how_keys_work_belongs_to_a_person(client: TestClient, shop: Shop) -> None:

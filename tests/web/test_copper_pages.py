@@ -14,6 +14,7 @@ from conftest import Shop
 from norvash.store import entries
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
 
 FIGURES = {
     "commutator_d_mm": "98",
@@ -97,6 +98,17 @@ def test_a_map_that_somebody_else_painted_meanwhile_is_not_overwritten(
     assert there.word == "burnt 3"
     assert post(client, sheet, "bar-map", value="dark 9", replaces=there.id, says="mistyped")[0] == 200
     assert entries.list_entries(shop.conn, sheet)["bar-map", 0, "found"].word == "dark 9"
+
+
+def test_a_map_says_that_it_is_of_before_the_cut_only_while_it_is(client: TestClient, shop: Shop, sheet: str) -> None:
+    before = "As it was found, before the cut."
+    for field, value in (("track-d", "97"), ("bar-map", "dark 3"), ("all-seen", "yes"), ("cut-done", "96.8")):
+        assert before not in client.get(f"/sheets/{sheet}/commutator").text
+        enter(shop.conn, shop.later(minutes=1).act(), sheet, field_id=field, place=0, text=value)
+    assert client.get(f"/sheets/{sheet}/commutator").text.count(before) == 1
+    act, seeing = shop.later(minutes=1).act(), Seeing(sight="left", program=True)
+    enter(shop.conn, act, sheet, field_id="bar-map", place=0, text="even 1-24", seeing=seeing)
+    assert before not in client.get(f"/sheets/{sheet}/commutator").text
 
 
 def test_the_page_for_the_lathe_with_a_cut_one_that_is_refused_and_nothing(client: TestClient, sheet: str) -> None:

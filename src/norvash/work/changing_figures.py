@@ -23,7 +23,7 @@ from norvash.work.loading import load
 from norvash.work.saying import Saying, say
 from norvash.work.standing import foresee
 
-ASKED = frozenset(f.name for stage in STAGES for f in stage.asks)
+ASKED = frozenset(f.name for stage in STAGES for f in stage.may_ask)
 
 
 class Errors:

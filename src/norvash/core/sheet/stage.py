@@ -119,6 +119,11 @@ class Stage:
         step = self.gate.named(field_id) if self.gate is not None else None
         return step or (self.named(field_id) if self.named is not None else None)
 
+    @property
+    def may_ask(self) -> tuple[Number | Word, ...]:
+        """Return the figures that it asks for of any motor."""
+        return (*self.asks, *(f for _, figures in self.asks_some for f in figures))
+
     def asks_of(self, facts: Facts) -> tuple[Number | Word, ...]:
         """Return the figures that it asks for of a motor."""
         some = (f for asked, figures in self.asks_some if asked(facts) for f in figures)

@@ -144,6 +144,7 @@ class Commutator:
     section_phone: Drawing | None
     changes: tuple[Change, ...]
     cut_made: str
+    before_cut: frozenset[str]
     abrasives: tuple[tuple[str, str, str], ...]
     school_clean: Choice
     checks: tuple[tuple[str, ...], tuple[str, ...]] | None
@@ -174,10 +175,15 @@ def view(at: At) -> Commutator:
         section_phone=cut_section(plan, _PHONE) if plan else None,
         changes=cut_changes_of(shown),
         cut_made=done.cut.words if done is not None and done.cut is not None else "",
+        before_cut=frozenset(f.id for f in (BAR_MAP, RUN_OUT) if _is_older(f.given(shown.sheet), done)),
         abrasives=ABRASIVES,
         school_clean=rules.choice("school.cleaning"),
         checks=checks_of(plan, rules, now.bars) if plan else None,
     )
+
+
+def _is_older(given: Given | None, done: Given | None) -> bool:
+    return given is not None and done is not None and given.at <= done.at
 
 
 def _own(shown: SheetPage) -> Own:

@@ -96,12 +96,19 @@ export function merge(html, sent = null) {
   return true;
 }
 
+// The stop that stands now where the one was that is gone: what is folded away takes no focus.
+function nearest(page, order) {
+  const stops = stopsOn(page);
+  const takes = (stop) => stop.checkVisibility() && !stop.disabled;
+  return stops.slice(order).find(takes) || stops.slice(0, order).findLast(takes);
+}
+
 // What was refused gets the cursor, unless somebody has left it or is typing the next thing already.
 function focusAgain(page, was) {
   const refused = was.sent && !was.sent.left && !was.touched.has(was.active) ? page.querySelector("[data-missing], [aria-invalid=true]") : null;
   const still = was.active.isConnected ? was.active : was.active.id && document.getElementById(was.active.id);
   const arrived = refused || still ? null : page.querySelector("[data-arrived]");
-  const next = refused || still || arrived || page.querySelector("[autofocus]") || stopsOn(page)[was.order];
+  const next = refused || still || arrived || page.querySelector("[autofocus]") || nearest(page, was.order);
   if (!next) {
     return;
   }
