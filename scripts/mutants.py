@@ -67,7 +67,7 @@ PARTS: dict[str, tuple[str, str]] = {
         (
             "verdict/sentence verdict/reasons verdict/brush_now verdict/line_figure verdict/line_figures"
             " verdict/sheet_line verdict/closing_line verdict/retired verdict/uneven verdict/forecast_words"
-            " verdict/proportion verdict/lead"
+            " verdict/proportion verdict/lead verdict/machine_line"
             " brush/ruler text/words text/texts text/alike"
         ),
         "core/verdict core/rulebook core/texts core/words_whole drawing/drawings",

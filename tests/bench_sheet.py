@@ -83,6 +83,7 @@ class Bench:
         if EARTH_OHM.is_offered(facts, rules):
             self.put("earth-ohm", "0.05")
         self.put("latched", "yes")
+        self.put("free", "yes")
         for step in POWER.steps(facts, rules):
             self.put(POWER.step(step.id).id, "yes")
         self.put("run-how", usual_run(facts))

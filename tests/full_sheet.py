@@ -146,7 +146,7 @@ def filled(shop: Shop, motor_class: str) -> str:
     put("ruled-out.stuck", "yes")
     put("temporary", "tied up", 1, who="Bram", day=soon)
     put("decide.lead.taut", "waits", 1, part="brush set LP-B 4", day=soon)
-    put("decide.terminal.poor", "dropped", 1, why="it was dust")
+    put("decide.terminal.poor", "left", 1, why="it was dust", who="Ines", day=soon)
     put("decide.windings.burnt", "waits", 0, part="armature LP-A 2", day=soon)
     put("decide.brush.sticky", "deferred", 1, who="Bram", day=soon)
     put("next-look", soon)

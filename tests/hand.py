@@ -56,7 +56,7 @@ ENTRIES = (
     ("gone.windings.burnt", 0, "yes"),
     ("gone.brush.sticky", 1, "yes"),
     ("decide.gap.wide", 1, "now"),
-    ("decide.gap.wide", 1, "dropped"),
+    ("decide.gap.wide", 1, "left"),
     ("decide.set.worn", 0, "deferred"),
     ("earth-ohm", 0, "0.05"),
     ("outcome", 0, "service"),

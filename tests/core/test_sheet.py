@@ -332,7 +332,7 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
         before = judge_before(made, RULES)
         signs = signs_shown(made, before, found, RULES)
         cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
-        said = sheet_says(visit_of(made, found, RULES), verdict(found, shown, RULES, TODAY), cause)
+        said = sheet_says(visit_of(made, found, RULES), verdict(found, shown, RULES, TODAY), cause, TODAY)
         return said.word, said.act
 
     assert says(sheet(), state()) == ("Not measured", "Measure this set.")
@@ -400,6 +400,9 @@ WRONG: dict[str, tuple[str, str, dict[str, str], str]] = {
     "put off by nobody": ("decide.lead.taut", "deferred", {"day": "2026-07-01"}, "who"),
     "put off for ever": ("decide.lead.taut", "deferred", {"who": "Ines"}, "day"),
     "dropped without a reason": ("decide.terminal.poor", "dropped", {}, "why"),
+    "left so without a reason": ("decide.terminal.poor", "left", {"who": "I", "day": "2026-07-01"}, "why"),
+    "left so by nobody": ("decide.terminal.poor", "left", {"why": "it is dust", "day": "2026-07-01"}, "who"),
+    "left so for ever": ("decide.terminal.poor", "left", {"why": "it is dust", "who": "I"}, "day"),
     "put off to a day that is gone": ("decide.terminal.poor", "deferred", {"who": "I", "day": "2020-01-01"}, "day"),
     "no task of the list": ("task.no-such", "yes", {}, "value"),
     "a task that took for ever": ("task.terminal", "yes", {"minutes": "90000"}, "minutes"),

@@ -83,7 +83,7 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     signs = signs_shown(made, before, found, rules)
     cause = diagnosis_of(made, signs, rules) if complained(signs, before) else None
     visit = visit_of(made, found, rules)
-    said = sheet_says(visit, verdict(found, shown, rules, TODAY), cause)
+    said = sheet_says(visit, verdict(found, shown, rules, TODAY), cause, TODAY)
     yield f"signs: {sorted(signs.items())}"
     if cause is not None:
         yield (

@@ -131,6 +131,7 @@ PINION: dict[str, tuple[dict[str, float | str], float, bool | None]] = {
     "on its edge": ({"pinion_gap_low_mm": 0.5, "pinion_gap_high_mm": 3.0}, 3.0, True),
     "too little": ({"pinion_gap_low_mm": 0.5, "pinion_gap_high_mm": 3.0}, 0.4, False),
     "too much": ({"pinion_gap_high_mm": 3.0}, 3.1, False),
+    "none at all": ({}, 0.0, False),
     "nobody says what is allowed": ({"pinion_gap_low_mm": 0.5}, 3.1, None),
 }
 
@@ -143,7 +144,7 @@ def test_the_pinion_is_judged_by_its_makers_figure(
     said = pinion_said(made)
     assert said is not None
     assert said.right is right
-    found = [f.words for _, f in noted(made, shipped()) if f.id == "pinion.gap"]
+    found = [f.words for _, f in noted(made, shipped()) if f.id in ("pinion.gap", "pinion.under")]
     assert found == ([said.words] if right is False else [])
     drive = next(s for s in STAGES if s.id == "drive")
     assert PINION_GAP_HIGH_MM in drive.asks_of(made.facts)

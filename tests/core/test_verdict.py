@@ -395,9 +395,9 @@ SEVERITY = {
     ),
     "change": (
         "brush.seized brush.chip-large lead.strands-25 lead.heat spring.heat spring.far-off spring.travel"
-        " holder.damaged brush.off-track spring.seat"
+        " holder.damaged holder.cracked brush.off-track spring.seat"
     ),
-    "stop": "brush.latched lead.taut lead.loose lead.touches spring.broken insulator.cracked",
+    "stop": "brush.latched lead.taut lead.loose lead.touches spring.broken insulator.cracked holder.loose",
 }
 
 

@@ -133,7 +133,10 @@ def test_a_signature_says_how_somebody_stood_behind_it(client: TestClient, shop:
     assert before > 0
     client.post(f"/sheets/{played}/confirm", data={"act_id": "ines-confirms"})
     page = " ".join(client.get(f"/sheets/{played}/sign").text.split())
-    assert ("confirmed by Ines Torvald" in page, "counts once somebody does" in page) == (True, False)
+    assert ("confirmed by Ines Torvald, lead, signed in here, on " in page, "counts once somebody does" in page) == (
+        True,
+        False,
+    )
     assert ("It says:" in page, listed(of)) == (False, before - 1)
     assert client.post(f"/sheets/{played}/confirm", data={"act_id": "confirms-again"}).status_code == 409
     assert client.post(f"/sheets/{older}/confirm", data={"act_id": "confirms-own"}).status_code == 409

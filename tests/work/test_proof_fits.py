@@ -169,7 +169,7 @@ def test_a_terminal_is_judged_without_a_current_too(shop: Shop, ohms: str, amps:
 
 
 def test_a_battery_that_was_never_right_gives_no_certificate_but_of_the_motor_alone(shop: Shop) -> None:
-    """It is a finding with its work and proof, it holds “gone”, and it never raises the motor."""
+    """It is a finding with its work and proof, it holds “gone”, and it is graded beside the motor."""
     work = Work(shop, Bench(shop, shop.motor(motor_class="starter", figures={"rated_v": "12"}))).safe()
     work.put("sign.weak=yes rest-v=12.1").powered("cranking-v=8.4")
     assert work.bench.states == {(0, "battery.rest"): "open", (0, "battery.cranking"): "open"}
@@ -196,7 +196,10 @@ def test_a_battery_that_was_never_right_gives_no_certificate_but_of_the_motor_al
     assert "of the motor alone; handed to the owner: Battery and cables: battery 8.4 V while cranking" in said
     assert said.endswith("Maud Celliers: renew it before it is fitted")
     # The next visit meets it again.
-    assert Bench(shop, work.bench.motor).states == {(0, "battery.cranking"): "done not proven"}
+    again = Bench(shop, work.bench.motor).states
+    assert {at: s for at, s in again.items() if not at[1].startswith("signed.")} == {
+        (0, "battery.cranking"): "done not proven"
+    }
 
 
 # What is typed before opening, by class: what is found of supply, switch and cables, what ends it, and what is left.

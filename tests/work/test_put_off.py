@@ -29,7 +29,7 @@ STOPS = sorted(f.id for f in FINDINGS.values() if f.grade == "stop")
 
 
 @pytest.mark.parametrize("finding", STOPS)
-@pytest.mark.parametrize("word", ["deferred", "dropped"])
+@pytest.mark.parametrize("word", ["deferred", "left", "dropped"])
 def test_no_stop_is_put_off_or_dropped(finding: str, word: str) -> None:
     field, found = decision(finding), FINDINGS[finding]
     assert isinstance(field, Decision)

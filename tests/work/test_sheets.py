@@ -116,7 +116,7 @@ def test_what_is_put_off_stays_with_the_motor_until_it_is_mended_and_proven(benc
     bench.measure("20.6", "20.4")
     bench.see(2, "terminal.poor")
     bench.see(1, "brush.sticky")
-    bench.put("seen.bearing.dry", "yes")
+    bench.put("seen.bush.dry", "yes")
     bench.put("decide.brush.sticky", "done", 1)  # as an older page says it: done, and still to be proven
     assert bench.states[1, "brush.sticky"] == "done not proven"
     day = f"{shop.now + timedelta(days=30):%Y-%m-%d}"
@@ -126,7 +126,10 @@ def test_what_is_put_off_stays_with_the_motor_until_it_is_mended_and_proven(benc
     with pytest.raises(InputError, match="Not decided: Bearings and drive") as refused:
         bench.sign()
     assert "Done, not proven: Brush A, sticky" in refused.value.problem
-    bench.put("decide.bearing.dry", "dropped", why="it was the belt")
+    soon = f"{shop.now + timedelta(days=13):%Y-%m-%d}"
+    with pytest.raises(InputError, match="is not dropped: it stands"):
+        bench.put("decide.bush.dry", "dropped", why="it was the belt")
+    bench.put("decide.bush.dry", "left", why="it was the belt", who="Ines Torvald", day=soon)
     bench.put("gone.brush.sticky", "yes", 1)
     bench.put("confirm.service", "yes")
     bench.sign("run at the next show")
@@ -134,28 +137,48 @@ def test_what_is_put_off_stays_with_the_motor_until_it_is_mended_and_proven(benc
     assert {(x.finding.id, x.put_off.who if x.put_off else "") for x in after.standing} == {
         ("terminal.poor", "Bram Aldous"),
         ("repair.temporary", "Bram Aldous"),
+        ("bush.dry", "Ines Torvald"),
+        ("signed.power", ""),
+        ("signed.close", ""),
     }
-    assert [c.finding.id for c in after.found.conditions] == ["terminal.poor", "repair.temporary"]
-    assert (after.found.grade, bench.page.row.signed["signed_as"]) == ("plan", "not clean")
+    conditions = [c.finding.id for c in after.found.conditions]
+    assert conditions == ["signed.power", "signed.close", "terminal.poor", "bush.dry", "repair.temporary"]
+    signed = bench.page.row.signed
+    assert (after.found.grade, signed["signed_as"]) == ("change", "not clean")
+    assert any("left so until" in w and "it was the belt" in w for w in signed["standing"])  # type: ignore[attr-defined]
     told = {x["finding"]: x["state"] for x in bench.page.row.signed["told"]["findings"]}  # type: ignore[index]
-    assert told["bearing.dry"] == "dropped"
+    assert told["bush.dry"] == "put off"
     # A later look does not forget it; from its day on it is one graver; the next whole sheet closes it.
     shop.later(weeks=2).measure(bench.motor, "", "20.5", "20.3")
-    assert shop.page(bench.motor).found.grade == "plan"
-    assert shop.later(weeks=3).page(bench.motor).found.grade == "change"
+
+    def graded(place: str) -> str:
+        parts = {c.id: c.grade or "" for c in shop.page(bench.motor).found.components}
+        due = [r.grade for r in shop.page(bench.motor).found.rises if r.part == place and r.on <= shop.now.date()]
+        return max([parts[place], *due], key=["fit", "watch", "plan", "change", "stop"].index)
+
+    assert graded("springs") == "plan"
+    shop.later(weeks=3)
+    assert graded("springs") == "change"
     again = Bench(shop, bench.motor)
     again.put("waive.safe", "in parts")
     again.measure("20.4", "20.2")
     again.put("gone.repair.temporary", "yes", 1)
+    again.put("gone.bush.dry", "yes")
     again.put("decide.terminal.poor", "now", 2)
     again.put("task.terminal", "yes", minutes="10", parts="tag LP-T 4")
-    assert again.states == {(2, "terminal.poor"): "done not proven", (1, "repair.temporary"): "proven"}
+    assert again.states == {
+        (2, "terminal.poor"): "done not proven",
+        (1, "repair.temporary"): "proven",
+        (0, "bush.dry"): "proven",
+        (0, "signed.power"): "open",
+        (0, "signed.close"): "open",
+    }
     again.put("gone.terminal.poor", "yes", 2)
     again.put("outcome", "service")
     again.put("confirm.service", "yes")
     again.sign("not run")
-    assert shop.page(bench.motor).standing == ()
-    assert shop.page(bench.motor).found.grade == "fit"
+    assert {x.finding.id for x in shop.page(bench.motor).standing} == {"signed.power", "signed.close"}
+    assert shop.page(bench.motor).found.grade == "change"
 
 
 def test_an_overruled_verdict_keeps_the_original_beside_it_until_the_next_visit(bench: Bench, shop: Shop) -> None:
@@ -186,7 +209,9 @@ def test_upstream_is_an_outcome_that_can_be_signed_clean(bench: Bench, shop: Sho
     bench.sign()
     signed = bench.page.row.signed
     assert (signed["open"], signed["word"]) == ([], "Not opened")
-    assert shop.page(bench.motor).said.act == "Measure this set."
+    shown = shop.page(bench.motor)
+    assert shown.said.act.startswith("Plan a repair of the machine: 0 V at the terminals")
+    assert shown.said.why.startswith("The motor: measure this set.")
 
 
 def test_a_set_is_fitted_inside_the_sheet_and_asks_what_else_was_renewed(bench: Bench, shop: Shop) -> None:

@@ -231,7 +231,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "sign.weak=yes sign.sparks=ring insulation-mohm=0.4",
         line_of,
         "Out of service: it must not run before this is mended. Windings and magnets: insulation 0.4",
-        "cause",
+        "first to think of",
     ),
     "26 two points of a run": (
         "tool",

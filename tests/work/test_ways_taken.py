@@ -99,7 +99,9 @@ def test_a_look_that_a_sheet_asks_for_is_told_by_one_voice(shop: Shop) -> None:
     page = work.bench.page
     told = [f.value for f in page.said.figures if "that its sheet asks for" in f.words]
     assert (told, page.look.by, page.look.counter) == ([f"{sooner} h"], "asked for on this sheet", f"{sooner} h")
-    work.put("outcome=service").bench.sign("the run is left to the house")
+    work.bench.ready()
+    work.bench.run(run_v="230", run_a="2", run_rpm="12000")
+    work.put("outcome=service").serve().bench.sign("nobody states its usual figures")
     motor = judge(load(shop.conn, work.bench.motor), shop.now.date())
     assert [f.value for f in motor.said.figures if "that its sheet asks for" in f.words] == [f"{sooner} h"]
 

@@ -17,7 +17,7 @@ LOG = (
 
 def run_in(visit: Visit, lengths: Mapping[int, str]) -> None:
     """Grooved: cut, a new set, run in forward for a step, put aside over night, backward since."""
-    visit.put("complaint", "brushes chip, it chatters since the spring").put("urgency", "week").gate(SAFE)
+    visit.complaint("brushes chip, it chatters since the spring").put("urgency", "week").gate(SAFE)
     visit.put("state", "stripped").measure(lengths, sure=True).looked().put("true-setup", "yes")
     visit.put("track-d", "118.42").put("shoulder-d", "118.70").put("groove", "0.12").put("pit", "0.08")
     visit.put("slot-depth", "1.2").put("sound.windings", "yes").put("sound.drive", "yes")
@@ -28,9 +28,9 @@ def run_in(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.fit(dict.fromkeys(lengths, "32"), "damaged", part="LP-B 244")
     visit.put("holder-set", "yes").put("outcome", "out").sign("its faces are run in before it goes back")
     visit = Visit(visit.conn, visit.acting, visit.motor_id, visit.now, "").gate(SAFE)
-    visit.put("complaint", "run in after the cut").put("urgency", "week").looked()
+    visit.complaint("run in after the cut").put("urgency", "week").looked()
     visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes")
-    visit.put("latched", "yes").put("free", "yes").ready("60", "22").put("bump", "right")
+    visit.ready("60", "22").put("bump", "right")
     for place, share in enumerate(("46 %", "44 %", "40 %", "45 %"), start=1):
         visit.put("print", share, place)
     day = datetime.combine(visit.now.date(), datetime.min.time())
@@ -55,7 +55,7 @@ def starter_proved(visit: Visit, lengths: Mapping[int, str]) -> None:
     """A look at a starter that is in order: measured, run in bursts, signed."""
     visit.put("urgency", "routine").gate(SAFE).measure(lengths, sure=True)
     visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes").looked()
-    visit.put("latched", "yes").put("free", "yes").ready("80", "18").put("bump", "right").put("run-how", "clamped")
+    visit.ready("80", "18").put("bump", "right").put("run-how", "clamped")
     for place, (volts, amps, rpm) in enumerate((("11.8", "58", "3300"), ("11.7", "59", "3280")), start=1):
         visit.put("run-v", volts, place).put("run-a", amps, place).put("run-rpm", rpm, place)
         visit.put("sparks", "1", place).put("run-s", "6", place)
@@ -64,7 +64,7 @@ def starter_proved(visit: Visit, lengths: Mapping[int, str]) -> None:
 
 def dynamo_at_proof(visit: Visit, lengths: Mapping[int, str]) -> None:
     """It gave too little, a brush hung in its box; driven on the bench it is right again and waits to be polarised."""
-    visit.put("complaint", "the wagon's lamps stay yellow").put("urgency", "week").gate(SAFE)
+    visit.complaint("the wagon's lamps stay yellow").put("urgency", "week").gate(SAFE)
     visit.permit("volts as found, driven by the bench drill")
     visit.put("output-found", "600 r/min 3 V; 900 r/min 14 V; 1200 r/min 27 V; 1400 r/min 34.6 V; 1500 r/min 38 V")
     visit.put("permit.close", "yes", 1).gate(SAFE).put("state", "opened").measure(lengths, sure=True)
@@ -73,7 +73,7 @@ def dynamo_at_proof(visit: Visit, lengths: Mapping[int, str]) -> None:
     for life in visit.lives:
         visit.put(f"decide.{life.finding.id}", "now", life.position)
     visit.done("free-holder", "15").put("gone.brush.sticky", "yes", 2)
-    visit.put("latched", "yes").put("free", "yes").ready("46", "21").put("run-how", "driven").put("turned", "right")
+    visit.ready("46", "21").put("run-how", "driven").put("turned", "right")
     visit.put("regulator", "apart").put("joined", "yes")
     for place, (rpm, volts) in enumerate(((600, 9), (900, 31), (1200, 46.5), (1410, 57), (1500, 61.5)), start=1):
         visit.put("run-rpm", f"{rpm}", place).put("run-v", f"{volts:g}", place)

@@ -114,8 +114,13 @@ class Visit:
         """Tick a task of the work list."""
         return self.put(f"task.{task}", "yes", minutes=minutes, parts=parts)
 
+    def complaint(self, words: str) -> "Visit":
+        """Say what is complained of in words, none of the kinds that have a grade of their own."""
+        return self.put("complaint", words).put("complaint-kind", "none")
+
     def ready(self, megohm: str, temperature: str) -> "Visit":
-        """Prove insulation and earth, and pass the gate before power."""
+        """Close it up, prove insulation and earth, and pass the gate before power."""
+        self.put("latched", "yes").put("free", "yes")
         context = load(self.conn, self.motor_id)
         sheet = context.open_sheet
         if sheet is not None and (INSULATION_MOHM.given(sheet) is None or overtaken(INSULATION_MOHM, sheet)):

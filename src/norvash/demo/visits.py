@@ -20,7 +20,7 @@ def left_open(visit: Visit, lengths: Mapping[int, str]) -> None:
 
 def upstream(visit: Visit, _lengths: Mapping[int, str]) -> None:
     """Not opened: one speed setting is dead, its neighbours are good."""
-    visit.put("complaint", "dead on the third setting, good on the others").put("urgency", "week").put(
+    visit.complaint("dead on the third setting, good on the others").put("urgency", "week").put(
         "sign.onset", "sudden"
     ).gate(SAFE)
     visit.permit("voltage at every setting").put("supply-v", "229")
@@ -47,9 +47,7 @@ def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
     )
     visit.done("free-holder", "20").put("surface-with", "paper")
     visit.measure({2: lengths[2]}, sight="left").put("gone.brush.seized", "yes", 2).put("gone.commutator.black", "yes")
-    visit.put("remark.rework", "freed dry, all holders cleaned, brush drops by its own weight").put(
-        "latched", "yes"
-    ).put("free", "yes")
+    visit.put("remark.rework", "freed dry, all holders cleaned, brush drops by its own weight")
     taped_until = f"{visit.now + timedelta(weeks=9):%Y-%m-%d}"
     visit.put("temporary", "boot of the post torn, taped over", 1, who="Bram Aldous", day=taped_until)
     visit.run("4900", "62", "this", "stuck", volts="11.4").put("outcome", "deferred")
@@ -88,14 +86,14 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.fit({1: "15.02", 2: "14.98"}, "at its limit", "springs", part="LP-B 031")
     visit.put("offer-became", "fitted", 2).put("offer-dressed-t", "6.43", 2)
     visit.put("force", "3.9", 1).put("force", "3.9", 2)
-    visit.put("latched", "yes").put("free", "yes").run("17400", "2.1", "this", "worn", volts="228")
+    visit.run("17400", "2.1", "this", "worn", volts="228")
     visit.read_again("noload_a", "2.2", "its plate, cleaned").confirmed()
     visit.put("outcome", "service").put("parts", "LP-B 031, 2; LP-F 012, 2").gate(SERVICE).sign()
 
 
 def earth_mended(visit: Visit, lengths: Mapping[int, str]) -> None:
     """It tingles: the earth fails, is joined again and measured; the sheet waits for the run."""
-    visit.put("complaint", "tingles when it is touched").put("urgency", "now").gate(SAFE)
+    visit.put("complaint", "tingles when it is touched").put("sign.shock", "yes").put("urgency", "now").gate(SAFE)
     visit.put("state", "opened").measure(lengths, sure=True).put("earth-ohm", "1.4").put("seen.commutator.slots", "yes")
     visit.put("sound.windings", "yes").put("sound.drive", "yes").looked()
     visit.put("decide.earth.open", "now")
@@ -104,13 +102,13 @@ def earth_mended(visit: Visit, lengths: Mapping[int, str]) -> None:
 
 def _to_copper(visit: Visit, lengths: Mapping[int, str], said: str) -> Visit:
     """The call, the gate, the brushes."""
-    visit.put("complaint", said).put("urgency", "week").gate(SAFE).put("state", "opened").measure(lengths)
+    visit.complaint(said).put("urgency", "week").gate(SAFE).put("state", "opened").measure(lengths)
     return visit.put("sound.drive", "yes").looked()
 
 
 def _finish(visit: Visit, rpm: str, answer: str, cause: str = "", why: str = "") -> None:
     """Close it, run it, say what has become of the complaint, and sign."""
-    visit.put("latched", "yes").put("free", "yes").run(rpm, "6.2", answer, cause)
+    visit.run(rpm, "6.2", answer, cause)
     visit.put("outcome", "deferred").gate(SERVICE).sign(why)
 
 
@@ -178,7 +176,7 @@ def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("bar-map", "even 1-69")
     _put_off(visit, "Maud Celliers", 6)
     visit.put("cold-ohm", "173.5").put("cold-c", "20")
-    visit.put("latched", "yes").put("free", "yes").run("1125", "6.2", "this", "rough")
+    visit.run("1125", "6.2", "this", "rough")
     visit.put("hot-ohm", "228").put("air-c", "24").put("remark.windings", "heat after two hours of pumping")
     visit.put("outcome", "deferred").gate(SERVICE).sign()
 

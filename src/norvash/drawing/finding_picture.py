@@ -198,6 +198,16 @@ _MAKERS: dict[str, Callable[[], list[Element]]] = {
         polyline("copper-dash", [(72, 20), (76, 34), (70, 44), (78, 60)]),
         box=False,
     ),
+    "holder.cracked": lambda: _scene(
+        polyline("copper-dash", [(36, 22), (30, 30), (38, 38), (28, 48), (36, 58)]),
+        polyline("copper-dash", [(72, 26), (80, 36), (70, 46), (78, 56)]),
+    ),
+    "holder.loose": lambda: [
+        *_copper(),
+        el("g", "tipped", transform="rotate(11 54 46)", children=[_box_drawn(), _carbon()]),
+        *_arrow(22.0, 30.0, 52.0),
+        *_arrow(88.0, 52.0, 30.0),
+    ],
     "holder.arms": lambda: [
         el("circle", "copper", cx=54.0, cy=42.0, r=20.0),
         *[

@@ -6,9 +6,11 @@ from datetime import datetime
 
 from norvash.core.record.record import Motor
 from norvash.core.sheet.moved import Moved
+from norvash.core.text.words import day_words
 from norvash.store.database import Connection, Row
 
-_MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by,
+_MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by, cp.role as confirmed_role,
+                   ca.at as confirmed_at,
                    not exists (select 1 from secret s join person q on q.id = s.person_id
                                where q.id <> a.person_id and q.role <> 'viewer') as alone
             from moved m join act a on a.id = m.act_id join person p on p.id = a.person_id
@@ -35,8 +37,17 @@ def moved_of(row: Row) -> Moved:
         at=datetime.fromisoformat(row["at"]),
         seq=row["seq"],
         confirmed_by=row["confirmed_by"],
+        confirmed_how=_how(row),
         alone=bool(row["alone"]),
     )
+
+
+def _how(row: Row) -> str:
+    """Return who confirmed a change, in which role and when, empty where nobody has."""
+    if not row["confirmed_at"]:
+        return ""
+    on = day_words(datetime.fromisoformat(row["confirmed_at"]).date())
+    return f"{row['confirmed_by']}, {row['confirmed_role']}, on {on}"
 
 
 def list_unconfirmed(conn: Connection, motor: Motor) -> tuple[Moved, ...]:

@@ -62,25 +62,27 @@ def list_with_pin(conn: Connection, device_id: str) -> list[Member]:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Signature:
-    """The act that signed a sheet: when, whether in a session or from a file, and who confirmed one from a file; since
-    when people sign in here, None where nobody ever has.
+    """The act that signed a sheet: when, whether in a session or from a file; who confirmed one from a file, in which
+    role and when; since when people sign in here, None where nobody ever has.
     """
 
     at: datetime
     in_session: bool
     from_file: bool
     confirmed_by: str
+    confirmed_role: str
+    confirmed_at: datetime | None
     signing_in_since: datetime | None
 
 
 def signature_of(conn: Connection, sheet_id: str) -> Signature | None:
     """Return the act that signed a sheet, None for one that is open."""
     row = conn.execute(
-        """select a.at, a.session_id, a.played_by,
-                  (select p.name from act c join person p on p.id = c.person_id
-                   where c.motor_id = s.motor_id and c.job = :confirming and c.result_id = s.id) as confirmed_by,
-                  (select signs_in_since from site where id = 1) as since
+        """select a.at, a.session_id, a.played_by, p.name as confirmed_by, p.role as confirmed_role,
+                  c.at as confirmed_at, (select signs_in_since from site where id = 1) as since
            from sheet s join act a on a.motor_id = s.motor_id and a.job = 'sign a sheet' and a.at = s.signed_at
+           left join act c on c.motor_id = s.motor_id and c.job = :confirming and c.result_id = s.id
+           left join person p on p.id = c.person_id
            where s.id = :id""",
         {"id": sheet_id, "confirming": CONFIRMED},
     ).fetchone()
@@ -91,6 +93,8 @@ def signature_of(conn: Connection, sheet_id: str) -> Signature | None:
         in_session=row["session_id"] is not None,
         from_file=row["played_by"] is not None,
         confirmed_by=row["confirmed_by"] or "",
+        confirmed_role=row["confirmed_role"] or "",
+        confirmed_at=datetime.fromisoformat(row["confirmed_at"]) if row["confirmed_at"] else None,
         signing_in_since=datetime.fromisoformat(row["since"]) if row["since"] else None,
     )
 

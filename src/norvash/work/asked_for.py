@@ -1,17 +1,21 @@
 """A tick must be asked for: a task by something that was found, a fresh look by something that a look proves."""
 
-from datetime import date
+from datetime import date, timedelta
 
 from norvash.core.sheet.field import Decision, Field
 from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.life import At, Life
+from norvash.core.sheet.part import COMPLAINT
+from norvash.core.sheet.records import PutOff
 from norvash.core.sheet.stages.catalogue import FINDINGS, SEEN, TASKS, TOLD_BY
 from norvash.core.sheet.stages.decide import OUTCOME, RUNS, decided_finding
 from norvash.core.sheet.stages.own_tasks import OWN_TASK, own_place
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS
 from norvash.core.sheet.stages.rework import done_task, gone_finding
+from norvash.core.sheet.visit.entry_read import Read
 from norvash.core.sheet.visit.proving import proof_asked
 from norvash.core.sheet.visit.ways import taken_work
+from norvash.core.text.words import day_words
 from norvash.errors import InputError
 from norvash.work.context import Context
 from norvash.work.standing import judge
@@ -21,14 +25,16 @@ _NO_LOOK = "came from a figure, which a look does not prove"
 _NOT_KNOWN = "is not proven by a look at it alone"
 
 
-def check_asked(context: Context, field: Field, place: int, word: str, today: date) -> None:
+def check_asked(context: Context, field: Field, place: int, read: Read, today: date) -> None:
     """Refuse a task that neither a finding on its motor nor the way that was taken asks for, a decision on what is not
     found there, a fresh look at what no look can prove, a cause that was not mended at this visit, that a complaint is
     gone while something outside the motor stands, and service for what a stop takes out of it.
 
     Raises: InputError.
     """
-    _check_said(context, field, place, word, today)
+    _check_said(context, field, place, read.word, today)
+    if read.word == "left" and isinstance(read.record, PutOff):
+        _left_until(context, (place, decided_finding(field)), read.record.day, today)
     task = TASKS.get(done_task(field))
     own, sheet = own_place(done_task(field)), context.open_sheet
     if own and sheet is not None and OWN_TASK.given(sheet, own) is None:
@@ -58,6 +64,23 @@ def _check_said(context: Context, field: Field, place: int, word: str, today: da
         _may_run(judge(context, today).found.lives)
     if looked := gone_finding(field):
         _look_proves(context, judge(context, today).found.lives, (place, looked))
+
+
+def _left_until(context: Context, at: At, day: date, today: date) -> None:
+    """Refuse to leave what is to be planned as it is beyond the next look. Source: rule act.lead-days"""
+    found = judge(context, today).found
+    life = next((x for x in found.lives if x.at == at), None)
+    if life is None or life.finding.grade != "plan":
+        return
+    look = found.look.on if found.look is not None else None
+    last = look or today + timedelta(days=context.rules["act.lead-days"])
+    if day > last:
+        by = "the next look" if look is not None else "while no look is due"
+        raise InputError(
+            f"“{life.finding.words}” is left so until {day_words(last)} at the latest: {by}.",
+            "Give an earlier day, or plan its repair: put it off to somebody.",
+            "day",
+        )
 
 
 def names_nothing(field: Field) -> bool:
@@ -115,7 +138,9 @@ def _may_run(standing: tuple[Life, ...]) -> None:
     if stop is not None:
         raise InputError(
             f"{stop.place}: {stop.finding.words}. That takes it out of service: it does not go back like this.",
-            "Decide to do it now, mend it and prove it; else it stays out of service, or is sent away.",
+            "Run it and say whether that is gone; else it stays out of service, or is sent away."
+            if stop.finding.part is COMPLAINT
+            else "Decide to do it now, mend it and prove it; else it stays out of service, or is sent away.",
             "value",
         )
 

@@ -191,7 +191,7 @@ class Context:
         )
 
     @cached_property
-    def judged(self) -> dict[date, tuple[Findings, Verdict]]:
+    def judged(self) -> dict[date, tuple[Findings, Verdict, Verdict]]:
         """Return what was said of it already, by the day on which it was judged."""
         return {}
 

@@ -15,6 +15,7 @@ from norvash.core.sheet.stages.windings.insulation import WAIVE_INSULATION
 from norvash.core.sheet.visit.gate_ticked import ticked
 from norvash.core.sheet.visit.gating import gate_now
 from norvash.core.sheet.visit.lives import lives
+from norvash.core.sheet.visit.stops import of_that_run, stop_on_turning
 from norvash.core.sheet.visit.walk import open_permits, permitted
 from norvash.core.text.words import listed
 from norvash.errors import Conflict
@@ -24,8 +25,18 @@ from norvash.work.standing import judge
 _MOST_MISSING = 3
 
 
-def hold_entry(sheet: Sheet, field: Field, context: Context, now: datetime, *, taken_back: bool) -> None:
+def hold_entry(
+    sheet: Sheet,
+    field: Field,
+    place: int,
+    context: Context,
+    now: datetime,
+    *,
+    taken_back: bool = False,
+    again: bool = False,
+) -> None:
     """Refuse an entry that its gate holds; what is taken back is held by none, but a waiver that something rests on.
+    `again` says that it was measured once more, by another run.
 
     Raises: Conflict.
     """
@@ -34,9 +45,10 @@ def hold_entry(sheet: Sheet, field: Field, context: Context, now: datetime, *, t
     elif field.needs == "permit":
         _hold_permit(sheet, now)
         if any(f.part is RUN for f in field.tells):
-            _hold_turning(context)
+            _hold_turning(sheet, field, place, context, again=again)
     elif field.needs:
-        hold_at_gate(sheet, field.needs, context, now)
+        one_more = field.needs == "power" and of_that_run(sheet, field.id, place, again=again)
+        hold_at_gate(sheet, field.needs, context, now, of_run=one_more)
 
 
 def _hold_permit(sheet: Sheet, now: datetime) -> None:
@@ -52,8 +64,9 @@ def _hold_permit(sheet: Sheet, now: datetime) -> None:
         )
 
 
-def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> None:
-    """Refuse what needs a gate that is open; what needs the motor dead waits while a test with power on is open.
+def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime, *, of_run: bool = False) -> None:
+    """Refuse what needs a gate that is open; what needs the motor dead waits while a test with power on is open. What
+    is left to be read `of_run` is not held by what that run has shown.
 
     Raises: Conflict.
     """
@@ -67,7 +80,8 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime) -> N
     if needs == "dead":
         return
     gate, visit = GATES[needs], visit_of(sheet, judge(context, now.date()).found, context.rules)
-    now_is = ticked(gate, sheet, context.rules) if gate is SAFE else _but_for_the_run(gate_now(gate, visit))
+    now_is = ticked(gate, sheet, context.rules) if gate is SAFE else gate_now(gate, visit)
+    now_is = _but_for_the_run(now_is) if of_run else now_is
     if now_is.is_open:
         more = " and more" * (len(now_is.missing) > _MOST_MISSING)
         raise Conflict(
@@ -106,14 +120,16 @@ def hold_waiver(sheet: Sheet, field_id: str) -> None:
             )
 
 
-def _hold_turning(context: Context) -> None:
+def _hold_turning(sheet: Sheet, field: Field, place: int, context: Context, *, again: bool) -> None:
     """Refuse to turn a motor under power, before it is opened too, while something stops it.
 
     Raises: Conflict.
     """
-    standing = (x.finding for x in lives(context.state.told) if x.stands and x.finding.part is not RUN)
-    stop = next((f for f in standing if f.grade == "stop"), None)
-    if stop is not None:
+    same = of_that_run(sheet, field.id, place, again=again)
+    standing = (x for x in lives(context.state.told) if not (same and x.finding.part is RUN))
+    life = stop_on_turning(standing, sheet)
+    if life is not None:
+        stop = life.finding
         raise Conflict(f"Power waits: {stop.words}.", f"{stop.decision[0].upper()}{stop.decision[1:]}.", "value")
 
 

@@ -81,12 +81,12 @@ class SheetPage:
 
     @property
     def grade(self) -> Grade | None:
-        """Return the motor's grade: there is one, whatever the line is about; none where it stays closed. One in pieces
-        is watched at least.
+        """Return the grade of the motor with what lies before it: there is one, whatever the line is about; none where
+        it stays closed. One in pieces is watched at least.
         """
-        if self.said.word == IN_PIECES and self.found.grade == "fit":
+        if self.said.word == IN_PIECES and self.found.machine == "fit":
             return "watch"
-        return None if self.said.word == NOT_OPENED else self.found.grade
+        return None if self.said.word == NOT_OPENED else self.found.machine
 
     @property
     def told(self) -> Mapping[str, object] | None:
@@ -112,7 +112,7 @@ def sheet_page(conn: Connection, sheet_id: str, today: date) -> SheetPage:
 
 def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetPage:
     """Return a sheet with all that follows from it, its motor as it was judged."""
-    context, found, said = motor.context, motor.found, motor.said
+    context, found = motor.context, motor.found
     own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
     before, before_work = judge_before(sheet, rules), judge_before(sheet.as_found, rules)
@@ -131,7 +131,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         visit=visit,
         found=found,
         as_found=as_found,
-        said=sheet_says(visit, said, cause),
+        said=sheet_says(visit, motor.own, cause, today),
         before=before,
         signs=signs,
         cause=cause,
@@ -143,7 +143,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         look=_look(sheet, found, context.state),
         version=sheets.version_of(conn, row.id),
         opened_at=_opened_at(conn, context, row.id),
-        motor_word=said.word,
+        motor_word=motor.said.word,
     )
 
 

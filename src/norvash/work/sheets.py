@@ -62,7 +62,8 @@ def enter(
         context = load(conn, unsigned(conn, sheet_id).motor_id)
         sheet = sheet_of(conn, context, sheet_id)
         field = _field(field_id, place, context, taken_back=not text.strip())
-        hold_entry(sheet, field, context, now.at, taken_back=not text.strip())
+        again = seeing.answer in (AGAIN, "left")
+        hold_entry(sheet, field, place, context, now.at, taken_back=not text.strip(), again=again)
         touching = _touched(context, sheet, field, place)
         person, alone = people.fetch_person(conn, now.person_id).name, len(people.list_people(conn)) < 2
         value = _Entry(
@@ -124,7 +125,7 @@ class _Entry:
     def made(self, sight: Sight, *, slip: bool = False) -> Entered:
         more = of_painting(self.more, self._given(sight))
         read = _read(self.field, self.place, self.text, more, context=self.context, sheet=self.sheet, by=self.by)
-        check_asked(self.context, self.field, self.place, read.word, self.now.at.date())
+        check_asked(self.context, self.field, self.place, read, self.now.at.date())
         given = Given(
             id=self.now.id,
             typed=read.typed,

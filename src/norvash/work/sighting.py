@@ -5,6 +5,7 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.life import STANDING, Life
+from norvash.core.sheet.stages.call_in import COMPLAINT_ASKED
 from norvash.core.text.words import listed
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import Conflict, InputError, NeedsAnswer
@@ -133,7 +134,8 @@ def reason_of(before: tuple[Life, ...], after: tuple[Life, ...], what: str, why:
 def _ended(before: tuple[Life, ...], after: tuple[Life, ...]) -> list[Life]:
     """Return the findings that an entry would end, soften, or turn into a slip."""
     then = {x.at: x for x in after}
-    return [x for x in before if _ends(x, then.get(x.at))]
+    # That nobody has said which kind of complaint it is ends with the answer.
+    return [x for x in before if x.finding.id != COMPLAINT_ASKED.id and _ends(x, then.get(x.at))]
 
 
 def _ends(life: Life, then: Life | None) -> bool:

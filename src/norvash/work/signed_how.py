@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.text.words import day_words
 from norvash.errors import Conflict
 from norvash.store import access, sheets
 from norvash.store import signed as signatures
@@ -25,8 +26,10 @@ def signed_how(conn: Connection, sheet_id: str) -> SignedHow:
     if found is None:
         return SignedHow()
     if found.from_file:
-        by = found.confirmed_by
-        words = f"from a file; confirmed by {by}, signed in here" if by else "from a file, by nobody signed in here"
+        by, on = found.confirmed_by, found.confirmed_at
+        words = "from a file, by nobody signed in here"
+        if on is not None:
+            words = f"from a file; confirmed by {by}, {found.confirmed_role}, signed in here, on {day_words(on.date())}"
         return SignedHow(words, from_file=True, confirmed_by=by)
     since = found.signing_in_since
     if found.in_session or since is None:

@@ -7,7 +7,7 @@ from norvash.core.record.record import Retired
 from norvash.core.record.sheet import Entered, Signed
 from norvash.core.sheet.field import YES, Tick
 from norvash.core.sheet.given import Given, Sight
-from norvash.core.sheet.judging.signing import Hold, signed_as, standing
+from norvash.core.sheet.judging.signing import Hold, left_open, signed_as, standing
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED, RUNS
 from norvash.core.sheet.stages.gates import SERVICE
@@ -45,10 +45,11 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
         ticked = judge(told(conn, context, *ticks), today)
         page = shown(conn, row, ticked, today)
         signed = _signed(conn, page, _reason(page, why), person)
+        found = (*page.found.lives, *left_open(page.visit))
         entry = Signed(
             row=replace(row, signed_at=now.at, signed=signed),
             at=now.at,
-            found=tuple(page.found.lives),
+            found=found,
             retired=_retired(page.sheet, now, person),
         )
         judged = foresee(conn, [ticked.context.after(entry)], today)[0]
@@ -65,7 +66,7 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
             said=(*ticks, entry),
             change=Change(row.motor_id, {}, after, row.motor_id),
             judged=judged,
-            first=ticked,
+            first=replace(ticked, found=replace(ticked.found, lives=found)),
             made=None if newest.finished else forecast_left(newest, judged.context, now.at),
         )
 
@@ -123,7 +124,7 @@ def _signed(conn: Connection, page: SheetPage, reason: str, person: str) -> dict
         "sentence": page.said.sentence,
         "figures": [f.as_plain() for f in page.said.figures],
         "word": page.said.word,
-        "stage": page.found.grade,
+        "stage": page.found.machine,
         "reasons": [r.text for r in page.said.reasons],
         "open": [h.words for h in _left(page.holds, reason)],
         "standing": list(standing(page.visit)),

@@ -10,6 +10,7 @@ from datetime import date
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.ruler import ruler_of
 from norvash.core.forecast.past_set import PastSet
+from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.rules.book import Rulebook
 from norvash.core.sheet.judging.rests_on import grounds_of
 from norvash.core.sheet.life import Life
@@ -17,6 +18,7 @@ from norvash.core.text.texts import compared
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.lead import lead_of
+from norvash.core.verdict.machine_line import machine_says
 from norvash.core.verdict.retired import RETIRED, retired
 from norvash.core.verdict.sentence import Verdict, verdict
 from norvash.core.verdict.values import Findings
@@ -36,16 +38,17 @@ _LOCKED_S = 0.04
 _NO_DAY = "9999-12-31"
 
 
-@dataclass(frozen=True)
+@dataclass(frozen=True, kw_only=True)
 class Judged(Prepared):
     """A motor with its forecast and verdict of a day, worked out and not kept yet.
 
-    `taught` is what its ended sets teach, None where that is what is kept already; without a new forecast `foreseen` is
-    False.
+    `said` is the line with what lies before the motor, `own` that of the motor alone. `taught` is what its ended sets
+    teach, None where that is what is kept already; without a new forecast `foreseen` is False.
     """
 
     found: Findings
     said: Verdict
+    own: Verdict
     taught: Mapping[str, PastSet] | None = None
     foreseen: bool = True
 
@@ -58,7 +61,7 @@ def rank_of(found: Findings, *, runs: bool = False, due: bool = False) -> int:
     """
     unknown = found.unmeasured or bool(found.doubts or found.missing) or (due and found.days.look_on is None)
     rank = _RUNS_UNKNOWN_RANK if found.unknown and runs else _UNKNOWN_RANK if unknown else 0
-    return max(_RANK[found.base or "fit"], rank)
+    return max(_RANK[found.machine_base or "fit"], rank)
 
 
 def judge(context: Context, today: date) -> Judged:
@@ -67,9 +70,14 @@ def judge(context: Context, today: date) -> Judged:
     if known is None:
         found = findings(context.state, context.rules, today)
         gone = context.motor.gone_by(today)
-        said = (found, verdict(found, context.state, context.rules, today))
-        known = context.judged[today] = said if gone is None else retired(found, gone.at.date(), gone.by)
-    return Judged(context, *known, foreseen=False)
+        own = verdict(found, context.state, context.rules, today)
+        said = (found, own, machine_says(own, found, today, LENGTH_UNIT.of(context.figures)))
+        if gone is not None:
+            rests, words = retired(found, gone.at.date(), gone.by)
+            said = (rests, words, words)
+        known = context.judged[today] = said
+    found, own, line = known
+    return Judged(context, found=found, said=line, own=own, foreseen=False)
 
 
 def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[Judged]:
@@ -141,7 +149,7 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
         standings.Standing(
             motor_id=context.motor.id,
             rules_seq=context.stamp.rules_seq,
-            grade=found.base,
+            grade=found.machine_base,
             rank=standings.RETIRED_RANK
             if said.word == RETIRED
             else rank_of(

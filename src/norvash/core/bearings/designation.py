@@ -45,6 +45,11 @@ class Bearing:
     unknown: tuple[str, ...]
 
     @property
+    def size(self) -> tuple[float, float, float]:
+        """Return its bore, outside and width [mm]."""
+        return self.bore_mm, self.outside_mm, self.width_mm
+
+    @property
     def greased(self) -> bool:
         """Tell whether it may take grease: it is open, on one side at least, beyond doubt."""
         return not self.sealed and not self.perhaps

@@ -69,6 +69,8 @@ AT_THE_CALL: tuple[Sign, ...] = (
     yes("smell", "smells of burning", weights="short+2 field+2 bearing+1 load+2 cooling+1 tracking+1 lead+1 terminal+1 cutout-1"),
     yes("smoke", "smoke", weights="short+3 field+3 load+2 tracking+2 bearing+1 supply-2"),
     yes("trips", "trips the protection", weights="earth+3 tracking+2 short+2 load+2 field+2 supply+1 worn-2 stuck-2"),
+    yes("shock", "it gives a shock, or tingles", weights="earth+3 tracking+3 supply+1 worn-2 stuck-2 bearing-2"),
+    yes("brake", "its brake does not hold", weights="load+1 supply-2 worn-2 stuck-2 open-coil-2 short-2", classes=("industrial", "traction")),
     yes("code", "error code for the motor", weights="cutout+3 worn+2 terminal+2 tracking+1 open-coil+1 supply+1"),
     yes("hot", "runs hot", weights="cooling+3 bearing+2 load+2 short+2 field+2 rough+1 wrong-brush+1 cutout+1 cutout-inside+1"),
     yes("stops-hot", "stops hot, returns cold", weights="motor-2 cutout+3 cutout-inside+3 cooling+3 short+2 field+1 load+1 bearing+1 switch-1 supply-1"),

@@ -78,12 +78,19 @@ def _bearing(offer: Offer, rules: MotorRules) -> Iterator[Point]:
 
 
 def _numbers(offer: Offer) -> Iterator[Point]:
-    """Yield what the numbers of two bearings say of each other: size, clearance, seals."""
     new, old = _decoded(offer.new.number, "number"), _decoded(offer.old.number, "old number")
     if new is None or old is None:
         yield Point(words="number", unknown=True)
         return
-    if (new.bore_mm, new.outside_mm, new.width_mm) != (old.bore_mm, old.outside_mm, old.width_mm):
+    yield from compare_numbers(new, old)
+
+
+def compare_numbers(new: Bearing, old: Bearing) -> Iterator[Point]:
+    """Yield what the numbers of two bearings say of each other: size, clearance, seals; another size ends it.
+
+    Source: the part offered against type and motor
+    """
+    if new.size != old.size:
         yield Point(words=f"{_size(new)} where {_size(old)} was", answer="do not use")
         return
     yield Point(words=f"{_size(new)}, as the old one")
@@ -93,6 +100,7 @@ def _numbers(offer: Offer) -> Iterator[Point]:
         opened = not new.sealed and old.sealed
         words = f"{new.seal} where {old.seal} was"
         yield Point(
+            about="seal",
             words=f"{words}: carbon dust gets in" if opened else f"{words}: {_HOT_GREASE}",
             answer="do not use" if opened else "fits by what is known",
         )
@@ -102,9 +110,11 @@ def _clearance(new: str, old: str) -> Point:
     """Return what another clearance says: less jams when it gets warm, more only where the fit asks for it."""
     words = f"clearance {new} where {old} was"
     if _CLEARANCES.index(new) < _CLEARANCES.index(old):
-        return Point(words=f"{words}: less of it jams once it is warm", answer="do not use")
+        return Point(about="clearance", words=f"{words}: less of it jams once it is warm", answer="do not use")
     return Point(
-        words=f"{words}: louder, and only right where the fit on the shaft takes it up", answer="fits by what is known"
+        about="clearance",
+        words=f"{words}: louder, and only right where the fit on the shaft takes it up",
+        answer="fits by what is known",
     )
 
 

@@ -87,6 +87,8 @@ RULES = (
         high=0.5,
     ),
     Rule(id="drop.joint", words="drop allowed across one joint at working current", unit="V", default=0.1, source=_TRADE, low=0.001, high=5),
+    Rule(id="joint.watts", words="heat in one joint at steady current, from which it is mended now", unit="W", default=25, source=_TRADE, low=1, high=200),
+    Rule(id="joint.watts-stop", words="heat in one joint at steady current, from which it must not run", unit="W", default=100, source=_TRADE, low=2, high=500),
     Rule(id="copper.resistivity", words="resistivity of copper at 20 °C", unit="Ω·mm²/m", default=0.0175, source=_PHYSICS, low=0.01, high=0.1),
     Rule(
         id="copper.coefficient",

@@ -101,6 +101,11 @@ class Facts:
         return self.carries or (self.motor_class in HEAVY and HANGS_LOAD.of(self.figures) != "no")
 
     @property
+    def hangs(self) -> bool:
+        """Tell whether something falls when it fails: what its record says, and what may carry without wheels."""
+        return self.carries or (self.may_carry and not self.drives_wheels)
+
+    @property
     def earthed(self) -> bool:
         """Tell whether it has a protective earth by design.
 

@@ -194,7 +194,7 @@ class Noticed(Pick):
             choices=(*((a.id, a.words) for a in sign.answers), *not_so),
             hint=mind,
             classes=sign.classes,
-            judged=bool(sign.dead),
+            judged=True,
             sign=sign,
         )
 

@@ -27,7 +27,9 @@ class Finding:
     the lengths of the set, which show at a later visit that it is gone. With one that `holds_brush` the brush does
     not follow its wear: its reading proves nothing. One `by_test` is picked, but only a test shows it: that a look
     found nothing does not deny it. One `before_power` is proven before anything gets power: no run proves it. One
-    that `stops_carried` is a stop where the motor hangs a load or carries people. One that is not `known` was kept
+    that `stops_carried` is a stop where the motor hangs a load or carries people, one that `stops_wheels` also where it
+    drives wheels. It is looked for on motors of its `classes`, on all where none is named. With one that `bars_tests`
+    it shocks or flies apart: no test of its own turns or feeds the motor either. One that is not `known` was kept
     by another version: nothing here finds or proves it. Of one with `one_of` its tasks are ways of which one is
     enough, chosen where it is decided.
     """
@@ -48,6 +50,9 @@ class Finding:
     by_test: bool = field(default=False, compare=False)
     before_power: bool = field(default=False, compare=False)
     stops_carried: bool = field(default=False, compare=False)
+    bars_tests: bool = field(default=False, compare=False)
+    stops_wheels: bool = field(default=False, compare=False)
+    classes: tuple[str, ...] = field(default=(), compare=False)
     proof: Proof = field(default="", compare=False)
     ends: str = field(default="", compare=False)
     cause: str = field(default="", compare=False)
@@ -71,9 +76,10 @@ class Finding:
         """Return the finding with its figures in its words."""
         return replace(self, words=words)
 
-    def carried(self) -> "Finding":
-        """Return the finding as it is on a motor that hangs a load or carries people."""
-        return replace(self, grade="stop") if self.stops_carried else self
+    def carried(self, *, hangs: bool, wheels: bool) -> "Finding":
+        """Return the finding as it is on a motor that hangs a load or carries people, or that drives wheels."""
+        stops = (hangs and (self.stops_carried or self.stops_wheels)) or (wheels and self.stops_wheels)
+        return replace(self, grade="stop") if stops else self
 
     @property
     def run_to_prove(self) -> bool:
@@ -117,6 +123,9 @@ def finding(
     by_test: bool = False,
     before_power: bool = False,
     stops_carried: bool = False,
+    bars_tests: bool = False,
+    stops_wheels: bool = False,
+    classes: tuple[str, ...] = (),
     proof: Proof = "",
     ends: str = "",
     cause: str = "",
@@ -140,6 +149,9 @@ def finding(
         by_test=by_test,
         before_power=before_power,
         stops_carried=stops_carried,
+        bars_tests=bars_tests,
+        stops_wheels=stops_wheels,
+        classes=classes,
         proof=proof,
         ends=ends,
         cause=cause,

@@ -10,6 +10,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Pick, Text, Tick
 from norvash.core.sheet.fields_made import text, tick
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.held import Held
 
 GateState = Literal["open", "passed", "waived"]
@@ -79,8 +80,9 @@ class Gate:
     """A gate with `every` step that it can have, each once, and its steps for a motor; `how` is what must be said
     beside them, and its words.
 
-    Where what was ticked is asked again, `anew_words` say since what. One that is not `whole` is waived hold by hold,
-    and only where something is not known; with one `by_hold` its own waiver is that of one of its holds.
+    That it is confirmed `proves` what an earlier sheet was signed over. Where what was ticked is asked again,
+    `anew_words` say since what. One that is not `whole` is waived hold by hold, and only where something is not known;
+    with one `by_hold` its own waiver is that of one of its holds.
     """
 
     id: str
@@ -90,6 +92,7 @@ class Gate:
     how: Pick | None = None
     how_words: str = ""
     anew_words: str = ""
+    proves: tuple[Finding, ...] = ()
     whole: bool = False
     by_hold: bool = False
 
@@ -109,7 +112,7 @@ class Gate:
     @cached_property
     def confirmed(self) -> Tick:
         """Return the tick that confirms all of its steps at once."""
-        return tick(f"confirm.{self.id}", "Confirmed", self.words, placed=True)
+        return tick(f"confirm.{self.id}", "Confirmed", self.words, placed=True, proves=self.proves)
 
     def step(self, step_id: str, label: str = "") -> Tick:
         """Return the tick of one of its steps."""

@@ -46,7 +46,7 @@ class Given:
     @property
     def why(self) -> str:
         """Return its reason, empty without one."""
-        return self.record.why if isinstance(self.record, Why | TakenFor) else ""
+        return self.record.why if isinstance(self.record, Why | TakenFor | PutOff) else ""
 
     @property
     def cut(self) -> CutRecord | None:

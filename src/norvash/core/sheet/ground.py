@@ -132,7 +132,8 @@ def said(m: Moved) -> str:
     words, before, after = _named(m.kind, m.name, m.before, m.after)
     how = {"read": "read again from ", "first": "first stated from ", "ours": "decided by us: "}.get(m.answer, "")
     source = f", {how}{m.source}" if m.source else ""
-    return f"{words} {before} → {after}{source}, {m.person}"
+    confirmed = f"; confirmed by {m.confirmed_how}" if m.confirmed_how else ""
+    return f"{words} {before} → {after}{source}, {m.person}{confirmed}"
 
 
 def _named(kind: str, name: str, before: Value, after: Value) -> tuple[str, str, str]:

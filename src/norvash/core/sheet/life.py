@@ -211,6 +211,11 @@ class Life:
         return self.put_off if waits else None
 
     @property
+    def left_so(self) -> bool:
+        """Tell whether it is left as it is: put off, with the reason."""
+        return self.state == "put off" and self.put_off is not None and bool(self.put_off.why or self.why)
+
+    @property
     def due_on(self) -> date | None:
         """Return the day by which somebody sees to it, None unless it is put off to one."""
         return self.put_off.day if self.state == "put off" and self.put_off is not None else None

@@ -16,7 +16,8 @@ Value = float | str | None
 class Moved:
     """One change of a figure, a rule or a school that nobody else has confirmed: what stood there before, None where
     nothing was stated, and what stands there now; who made it, with the source that they named; `seq` is
-    its place in the order of writing. Whoever made it is `alone` where nobody else here signs in and may write.
+    its place in the order of writing, `confirmed_how` who confirmed it, with role and day. Whoever made it is `alone`
+    where nobody else here signs in and may write.
     """
 
     id: str
@@ -32,6 +33,7 @@ class Moved:
     at: datetime
     seq: int = 0
     confirmed_by: str = ""
+    confirmed_how: str = ""
     alone: bool = True
 
     @property

@@ -86,13 +86,14 @@ class PutBy:
 @dataclass(frozen=True, slots=True)
 class PutOff:
     """Who sees to something that is put off, by when, and who has decided so. With a `part` it waits for that, out of
-    service.
+    service; with a `why` it is left as it is until then.
     """
 
     who: str
     day: date
     part: str = ""
     by: PutBy = PutBy()
+    why: str = ""
 
     @property
     def words(self) -> str:

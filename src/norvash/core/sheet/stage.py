@@ -104,7 +104,9 @@ class Stage:
     @cached_property
     def all_fields(self) -> tuple[Field, ...]:
         """Return every field of it, in the order in which they are asked for."""
-        seen = tuple(tick(f.look, "Seen", f.words, needs="safe", judged=True, tells=(f,)) for f in self.looked)
+        seen = tuple(
+            tick(f.look, "Seen", f.words, needs="safe", judged=True, tells=(f,), classes=f.classes) for f in self.looked
+        )
         own = (self.sound, self.gate.waived if self.gate else None, self.gate.confirmed if self.gate else None)
         last = (self.remark, self.skip)
         return (*seen, *(f for f in own if f), *self.fields, *self.picked, *(f for f in last if f))

@@ -138,7 +138,7 @@ def counted(components: Iterable[Component]) -> tuple[Component, ...]:
 def motor_grade(
     components: Iterable[Component], overrules: Iterable[Overrule]
 ) -> tuple[Graded | None, Overrule | None]:
-    """Return the motor's grade, the worst of its parts that count; what lies outside it never raises it.
+    """Return the motor's grade, the worst of its parts that count; what lies outside it is graded beside it.
 
     And who decided otherwise for the whole motor on a sheet of the time when that could be.
     """

@@ -39,6 +39,11 @@ class Graded:
         return GRADES.index(self.grade)
 
 
+def rank_of(grade: Grade | None) -> int:
+    """Return 0 for fit up to 4 for stop, -1 where nothing is known."""
+    return GRADES.index(grade) if grade is not None else -1
+
+
 def grade_of(usable: float, rules: MotorRules) -> Graded:
     """Return the grade of a brush from its usable carbon [1]; a figure on a threshold belongs to the worse.
 

@@ -17,7 +17,7 @@ from norvash.core.sheet.visit.lives import lives
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
-from norvash.core.verdict.grades import Graded, worst
+from norvash.core.verdict.grades import Graded, rank_of, worst
 from norvash.core.verdict.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
 from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
 from norvash.core.verdict.set_line import days_of, since_read
@@ -74,12 +74,17 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     graded, whole = motor_grade(components, state.overrules)
     base = graded.grade if graded else None
     ruled = {c.id for c in components if c.overruled is not None}
-    rises = (*_by_day(by_carbon, to_come, change, rules), *by_lives(lived)) if whole is None else ()
-    rises = tuple(r for r in rises if r.part not in ruled)
+    before = next((c for c in conditions if c.finding.part.outside and c.finding.grave), None)
+    machine_base = max((base, before.finding.grade if before else None), key=rank_of)
+    rises = (*_by_day(by_carbon, to_come, change, rules), *by_lives(lived))
+    rises = tuple(r for r in rises if r.outside or (whole is None and r.part not in ruled))
     return Findings(
-        grade=grade_on(base, rises, today),
+        grade=grade_on(base, (r for r in rises if not r.outside), today),
         base=base,
         rises=rises,
+        before=before,
+        machine=grade_on(machine_base, rises, today),
+        machine_base=machine_base,
         lives=lived,
         new=state.told.new,
         graded=read.by_length,

@@ -32,7 +32,16 @@ def lead_of(found: Findings, unit: str) -> Lead:
     """Return what a motor is led with; `unit` is the person's unit of length."""
     if found.unmeasured:
         return Lead("Measure", "", f"no length yet{', age unknown' if found.unknown else ''}", carbon=False)
-    return _of_finding(found) or _asked(found) or _carbon(found, unit)
+    return _of_machine(found) or _of_finding(found) or _asked(found) or _carbon(found, unit)
+
+
+def _of_machine(found: Findings) -> Lead | None:
+    """Return the act that what lies before the motor asks for, None where the motor itself asks for more."""
+    first = found.before
+    if first is None or not found.machine_leads:
+        return None
+    words = f"{first.place.lower()}: {first.finding.words}"
+    return Lead("Mend" if first.finding.grade != "plan" else "Plan", "", words, carbon=False)
 
 
 def _of_finding(found: Findings) -> Lead | None:

@@ -41,7 +41,7 @@ def _foreseen(
 
 def _until_changed(figures: Iterable[LineFigure], found: Findings) -> Iterator[LineFigure]:
     """Yield what is said until its own day, and no longer than until the motor asks to be changed."""
-    change_on = min((r.on.isoformat() for r in found.rises if GRADES[r.rank] == "change"), default="")
+    change_on = min((r.on.isoformat() for r in found.own_rises if GRADES[r.rank] == "change"), default="")
     for figure in figures:
         days = [day for day in (figure.until, change_on) if day]
         yield replace(figure, until=min(days, default=""))

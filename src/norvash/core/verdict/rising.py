@@ -7,7 +7,7 @@ from datetime import date, timedelta
 from norvash.core.planning.policy import Due
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.part import BRUSHES, LOOK
+from norvash.core.sheet.part import BRUSHES, LOOK, OUTSIDE
 from norvash.core.text.words import day_words
 from norvash.core.verdict.grades import GRADES, Grade, word_of
 
@@ -29,6 +29,11 @@ class Rise:
     def rank(self) -> int:
         """Return 0 for fit up to 4 for stop."""
         return GRADES.index(self.grade)
+
+    @property
+    def outside(self) -> bool:
+        """Tell whether it raises what lies before the motor, not the motor."""
+        return self.part in OUTSIDE
 
     def as_plain(self) -> dict[str, str]:
         """Return it as JSON has it."""
@@ -96,13 +101,10 @@ def by_look(look_on: date | None) -> tuple[Rise, ...]:
 
 
 def by_lives(lives: Iterable[Life]) -> tuple[Rise, ...]:
-    """Return when what was put off raises its part: from its day on it is one graver, a change is a stop. What lies
-    outside the motor raises nothing.
-    """
+    """Return when what was put off raises its part: from its day on it is one graver, a change is a stop."""
     made = []
     for life in lives:
-        outside = life.finding.part.outside
-        if life.due_on is not None and life.grade_due != life.finding.grade and not outside:
+        if life.due_on is not None and life.grade_due != life.finding.grade:
             who = life.put_off.who if life.put_off is not None else ""
             stops = life.grade_due == "stop"
             made.append(

@@ -65,7 +65,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     than to watch it does.
     """
     unit = LENGTH_UNIT.of(state.figures)
-    rise, calm = risen(found.base, found.rises, today), found.grade in ("fit", "watch", None)
+    rise, calm = risen(found.base, found.own_rises, today), found.grade in ("fit", "watch", None)
     if found.unmeasured and calm and rise is None:
         return _unmeasured(found, state, rules, today)
     flags = _flags(found, state, rules, today)
@@ -91,7 +91,7 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
 
 def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -> tuple[str, ...]:
     """Return what stands beside the grade: the part that asks for hands, what is not known, what to mind."""
-    rise, part = risen(found.base, found.rises, today), _by_part(found)
+    rise, part = risen(found.base, found.own_rises, today), _by_part(found)
     if rise is not None:
         part = next((p.words.lower() for p in (*PARTS, *BESIDE) if p.id == rise.part and p is not BRUSHES), "")
     on = (
@@ -124,7 +124,7 @@ def _act(found: Findings, *, carbon: bool) -> str:
         asked = proof_asked(life)
         return f"{asked[0].upper()}{asked[1:]}."
     if first is not None and first.finding.part is COMPLAINT:
-        return "It does not run."
+        return f"{first.finding.words[0].upper()}{first.finding.words[1:]}."
     if worst_part(found) is LOOK and found.overruled is None:
         return "Measure it now, or change the set."
     return (_ACTS if carbon else _MEND)[found.grade or "fit"]

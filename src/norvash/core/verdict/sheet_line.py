@@ -2,10 +2,12 @@
 
 from collections.abc import Sequence
 from dataclasses import replace
+from datetime import date
 
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.edges import under
+from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.prove.run_words import ran_words
 from norvash.core.sheet.judging.signs_shown import causes_mended, causes_of, mended_causes
@@ -24,6 +26,7 @@ from norvash.core.verdict.closing_line import closing_says
 from norvash.core.verdict.components import counted
 from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
+from norvash.core.verdict.machine_line import machine_says
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.values import Reason
 
@@ -34,11 +37,23 @@ _CLOSED_YET = "Do not open the motor yet: the fault lies most likely before it."
 SOUGHT, NOT_OPENED, MENDED, OUTSIDE = "Cause sought", "Not opened", "Mended, not proven", "Before the motor"
 
 
-def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
-    """Return what to do now on this sheet; `cause` is None while nobody complains of anything.
+def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None, today: date) -> Verdict:
+    """Return what to do now on this sheet, of the motor and of what lies before it; `said` is what is said of the motor
+    alone, `cause` is None while nobody complains of anything.
 
     Source: rules diagnosis.upstream, diagnosis.sure
     """
+    line = _of_motor(visit, said, cause)
+    first = visit.found.before
+    if first is None or line.word == OUTSIDE or OUTCOME.of(visit.sheet) == RETIRED:
+        return line
+    if line.word == NOT_OPENED and first.finding.grade != "stop":
+        return line
+    return machine_says(line, visit.found, today, LENGTH_UNIT.of(visit.sheet.facts.figures))
+
+
+def _of_motor(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
+    """Return what to do now with the motor of this sheet, without what stops the machine."""
     rules = visit.rules
     if upstream(visit.sheet):
         closed = _closed(said, cause, rules, "Leave the motor closed: the fault lies before it.")
@@ -53,13 +68,19 @@ def sheet_says(visit: Visit, said: Verdict, cause: Diagnosis | None) -> Verdict:
             return _proven(visit, said)
     worst = max((c.rank for c in counted(visit.found.components) if c.part not in (COMPLAINT, LOOK)), default=0)
     grave = worst >= _GRAVE
-    outside = next((x for x in visit.lives if x.finding.part.outside and x.stands and not x.handed_over), None)
+    # What stops the machine leads the line in any case.
+    outside = next((x for x in visit.lives if _comes_first(x)), None)
     if outside is not None and worst < _CHANGE and visit.sheet.signed_at is None:
         return _outside(said, outside, cause, rules)
     searching = COMPLAINT_NOW.of(visit.sheet) == "still"
     calls = max((c.rank for c in visit.found.components if c.part is COMPLAINT), default=0)
     told = worst >= _STOP or (visit.measured and worst >= max(_GRAVE, calls) and not searching)
     return said if cause is None or told else _sought(visit, said, cause, grave=grave)
+
+
+def _comes_first(life: Life) -> bool:
+    """Tell whether something outside the motor is looked to before anything is said of the motor."""
+    return life.finding.part.outside and life.stands and not life.handed_over and life.finding.grade != "stop"
 
 
 def _rests(visit: Visit, said: Verdict) -> Verdict:

@@ -15,7 +15,7 @@ from norvash.core.planning.policy import Due
 from norvash.core.rules.book import Figure
 from norvash.core.sheet.life import Life
 from norvash.core.verdict.components import Component, Condition
-from norvash.core.verdict.grades import Grade, Graded
+from norvash.core.verdict.grades import Grade, Graded, rank_of
 from norvash.core.verdict.rising import Rise
 
 
@@ -97,7 +97,9 @@ class Findings:
     open sheet, each with whether its first length is known. `change` is the earliest interval that asks for a new set,
     `due_graded` what such intervals say by use. `unknown` is a set of unknown age that nobody has measured,
     `old_rate` is the straight line of a set that has none of its own, `old_days` its days.
-    `taken` one whose every length was taken from the part, of which neither limit nor date needs more.
+    `before` is the gravest of what stands before the motor or beside it, `machine` the grade of both, of the day, and
+    `machine_base` without what rises. `taken` is one whose every length was taken from the part, of which neither limit
+    nor date needs more.
     """
 
     grade: Grade | None
@@ -119,6 +121,9 @@ class Findings:
     components: tuple[Component, ...] = ()
     lives: tuple[Life, ...] = ()
     rises: tuple[Rise, ...] = ()
+    before: Condition | None = None
+    machine: Grade | None = None
+    machine_base: Grade | None = None
     new: Mapping[int, bool] = field(default_factory=lambda: MappingProxyType({}))
     overruled: Overrule | None = None
     fallen: Overrule | None = None
@@ -159,9 +164,21 @@ class Findings:
         return (now_mm - self.limit.limit_mm) / left_mm * usable
 
     @property
+    def machine_leads(self) -> bool:
+        """Tell whether what lies before the motor is at least as grave as the motor itself."""
+        if self.before is None:
+            return False
+        return rank_of(self.machine) > rank_of(self.grade) or self.before.finding.grade == self.grade
+
+    @property
+    def own_rises(self) -> tuple[Rise, ...]:
+        """Return the days on which the motor itself rises."""
+        return tuple(r for r in self.rises if not r.outside)
+
+    @property
     def plan_on(self) -> date | None:
         """Return the day from which the motor asks for its change to be planned, None where nothing says so."""
-        return min((r.on for r in self.rises if r.grade == "plan"), default=None)
+        return min((r.on for r in self.own_rises if r.grade == "plan"), default=None)
 
 
 @dataclass(frozen=True, slots=True)

@@ -20,8 +20,9 @@ def motor_told(made: Judged) -> dict[str, object]:
             "class": context.motor.motor_class,
             "retired_on": context.motor.retired.at.date() if context.motor.retired is not None else None,
         },
-        "stage": found.grade,
-        "stage_before_rises": found.base,
+        "stage": found.machine,
+        "stage_before_rises": found.machine_base,
+        "stage_of_motor": found.grade,
         "rises": [{"on": r.on, "stage": r.grade, "part": r.part, "word": r.word, "why": r.why} for r in found.rises],
         "parts": [
             {"part": c.id, "stage": c.grade, "because": c.by, "overruled": c.overruled is not None}

@@ -9,7 +9,7 @@ from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
 from norvash.core.sheet.stages.decide import STAGE as DECIDE
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import gone
-from norvash.core.sheet.visit.proving import HANDED_OVER, STATE_WORDS, proof_asked, said_by
+from norvash.core.sheet.visit.proving import HANDED_OVER, LEFT_SO, STATE_WORDS, proof_asked, said_by
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 
@@ -33,12 +33,14 @@ class LifeShown:
 
     @property
     def choices(self) -> tuple[str, ...]:
-        """Return what may be decided: nothing of grade stop is put off or dropped; what lies outside the motor is
-        handed to its owner, and not dropped.
+        """Return what may be decided: nothing of grade stop is put off or left so; what lies outside the motor is
+        handed to its owner; only what another version knows is dropped.
         """
         stops, outside = self.life.finding.grade == "stop", self.life.finding.part.outside
-        own = ("now", "waits") if stops else ("now", "deferred", "waits")
-        return (*own, "owner") if outside else own if stops else (*own, "dropped")
+        own = ("now", "waits") if stops else ("now", "deferred", "left", "waits")
+        if outside:
+            return (*own, "owner")
+        return own if self.life.finding.known else (*own, "dropped")
 
     @property
     def days(self) -> float | None:
@@ -108,7 +110,7 @@ def _state_now(life: Life) -> str:
         return HANDED_OVER if life.handed_over else "to do"
     if life.state == "done not proven":
         return f"done; {proof_asked(life)}"
-    return STATE_WORDS[life.state]
+    return LEFT_SO if life.left_so else STATE_WORDS[life.state]
 
 
 def lives_shown(shown: SheetPage) -> list[LifeShown]:

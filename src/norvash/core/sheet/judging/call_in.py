@@ -1,20 +1,71 @@
 """What stands at “Call in” says, keeps shut and waits for."""
 
 from collections.abc import Iterator
+from dataclasses import replace
 
+from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.call_in import COMPLAINT_DEAD, STAGE
-from norvash.core.sheet.stages.prove.complaint import complaint_gone
+from norvash.core.sheet.stages.call_in import (
+    BY_SIGN,
+    COMPLAINT,
+    COMPLAINT_ASKED,
+    COMPLAINT_BACK,
+    COMPLAINT_KIND,
+    COMPLAINT_OTHER,
+    COMPLAINT_UNKNOWN,
+    KINDS,
+    NOT_CERTIFIED,
+    STAGE,
+    complained,
+)
+from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.visit.visit import Judging
+from norvash.core.verdict.grades import GRADES
+
+_MOST_SHOWN = 60
+
+
+def complaints(sheet: Sheet) -> tuple[Finding, ...]:
+    """Return what is complained of on a sheet, by its signs, or by what was said in words, whatever became of it."""
+    fields = {f.sign.id: f for f in STAGE.picked}
+    made = [found for sign, (answers, found) in BY_SIGN.items() if fields[sign].of(sheet) in answers]
+    kind = COMPLAINT_KIND.of(sheet)
+    if kind in KINDS and KINDS[kind] not in made:
+        made.append(_in_words(KINDS[kind], sheet) if kind == "none" else KINDS[kind])
+    words, signs = COMPLAINT.of(sheet), any(f.of(sheet) not in ("", NOT_SO) for f in STAGE.picked if not f.sign.silent)
+    if not made and words and not signs:
+        made.append(COMPLAINT_ASKED)
+    elif not made and complained(sheet):
+        made.append(_in_words(COMPLAINT_OTHER, sheet))
+    return tuple(made)
+
+
+def _in_words(finding: Finding, sheet: Sheet) -> Finding:
+    """Return a complaint as it was said, else by the first sign that was noticed."""
+    said = COMPLAINT.of(sheet)
+    signs = (f.sign.said(f.of(sheet)) for f in STAGE.picked if f.of(sheet) not in ("", NOT_SO) and not f.sign.silent)
+    words = f"“{said[:_MOST_SHOWN]}”" if said else next(signs, "")
+    return finding.saying(f"complained of: {words}") if words else finding
 
 
 def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return that it does not run, until somebody says that this is gone."""
-    dead = any(f.of(sheet) in f.sign.dead for f in STAGE.picked)
-    if dead and not complaint_gone(sheet):
-        yield 0, COMPLAINT_DEAD
+    """Return what is complained of, until somebody says that it is gone; with no cause found one milder, until a later
+    visit says that it has not come back.
+    """
+    if COMPLAINT_BACK.of(sheet) == "back":
+        yield 0, COMPLAINT_UNKNOWN.saying("a complaint that was gone has come back")
+    every = complaints(sheet)
+    if not complaint_gone(sheet):
+        yield from ((0, f) for f in every)
+        return
+    worst = max(every, key=lambda f: GRADES.index(f.grade), default=None)
+    if COMPLAINT_NOW.of(sheet) == "unknown" and worst is not None and worst.grave:
+        milder = GRADES[GRADES.index(worst.grade) - 1]
+        # What shocks, smokes or runs on stays graver than what may be certified.
+        grade = "change" if worst.id in NOT_CERTIFIED else min(milder, "plan", key=GRADES.index)
+        yield 0, replace(COMPLAINT_UNKNOWN.saying(f"{worst.words}: gone, cause not known"), grade=grade)
 
 
 JUDGING = Judging(stage=STAGE, judge=_judge)

@@ -6,21 +6,25 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.judging import stacks
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.close import FIELDS, LATCHED, STAGE
-from norvash.core.sheet.stages.record import HOW_FAR_OPEN
-from norvash.core.sheet.visit.done import last_work
+from norvash.core.sheet.stages.close import FIELDS, LATCHED, STAGE, TURNS_FREE
+from norvash.core.sheet.visit.done import last_inside, last_work
 from norvash.core.sheet.visit.stacks import stacks_now
 from norvash.core.sheet.visit.visit import Judging, Visit
 
 
 def _before_power(visit: Visit) -> Iterator[str]:
-    """Yield that nobody has said that the brushes are let go, where new ones came in or the armature was out."""
-    sheet, let_go = visit.sheet, LATCHED.given(visit.sheet)
-    if visit.found.new or HOW_FAR_OPEN.of(sheet) == "stripped":
+    """Yield what was not looked at since the last work inside: latches and hooks, and that it turns by hand."""
+    sheet, inside = visit.sheet, last_inside(visit.sheet)
+    let_go, free = LATCHED.given(sheet), TURNS_FREE.given(sheet)
+    if inside is not None:
         if let_go is None:
             yield "nobody has said that nothing holds a brush back: latches and hooks"
-        elif let_go.at < last_work(sheet):
+        elif let_go.at < inside:
             yield "latches and hooks were looked at before the last work: look again"
+        if free is None:
+            yield "nobody has turned it by hand since it was opened"
+        elif free.at < inside:
+            yield "it was turned by hand before the last work inside: turn it again"
     yield from stacks.not_closed(visit, "inside")
     yield from stacks.left_over(visit)
     yield from stacks.again_after_pause(visit)

@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.decide import KEPT, KEPT_WHY, MOTOR_OVERRULED, OU
 from norvash.core.sheet.stages.prove.run_fields import FIELDS
 from norvash.core.sheet.visit.done import done_tasks, work_done
 from norvash.core.sheet.visit.proving import open_words
+from norvash.core.sheet.visit.stops import holds_power
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.sheet.visit.ways import buys_new, retires_on
 from norvash.core.text.words import day_words, listed
@@ -25,12 +26,8 @@ def _before_power(visit: Visit) -> Iterator[Held]:
     owner does not feed it here.
     """
     running = any(field.places(visit.sheet) for field in FIELDS)
-    for life in visit.lives:
+    for life in filter(holds_power, visit.lives):
         finding, done = life.finding, life.state == "done not proven"
-        if not life.stands or finding.grade != "stop" or life.handed_over:
-            continue
-        if done and finding.run_to_prove:
-            continue
         words = f"{life.place}: {finding.words}{', done and not proven' if done else ''}"
         yield Held(id=f"{finding.id}.{life.position}", words=words, of_run=running and finding.part is RUN)
 

@@ -22,8 +22,8 @@ def noted(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tup
     worn, done = tuple(worn_mm), answered(sheet, rules)
     measured = _joined(n for s in STAGES if touched(sheet, s) for n in _of_stage(s, sheet, rules, worn))
     found = {(0, f.id): f for f in _seen(sheet)} | measured
-    stops = sheet.facts.may_carry
-    return tuple((n, f.carried() if stops else f) for (n, i), f in found.items() if i not in done)
+    hangs, wheels = sheet.facts.hangs, sheet.facts.drives_wheels
+    return tuple((n, f.carried(hangs=hangs, wheels=wheels)) for (n, i), f in found.items() if i not in done)
 
 
 def _seen(sheet: Sheet) -> Iterator[Finding]:

@@ -11,6 +11,7 @@ from norvash.core.sheet.judging.refusing_parts import refuse_parts
 from norvash.core.sheet.judging.refusing_permit import refuse_permit
 from norvash.core.sheet.judging.run_in import limited
 from norvash.core.sheet.life import STANDING, Told
+from norvash.core.sheet.part import GUARDS, LIFTING
 from norvash.core.sheet.putting_off import Asked, put_off_anew
 from norvash.core.sheet.records import PutBy, PutOff, Record
 from norvash.core.sheet.records_of_parts import TakenFor
@@ -46,7 +47,7 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
     if field in (NOLOAD_RPM, NOLOAD_A) and asked.number is not None and sheet.facts.asked_where:
         _said_where(sheet)
     refuse_parts(field, place, asked, sheet=sheet, rules=rules)
-    refuse_permit(field, place, asked, sheet=sheet, rules=rules)
+    refuse_permit(field, place, asked, sheet=sheet, told=told, rules=rules)
     if field is RUNIN_POINTS:
         return limited(place, asked, sheet=sheet, rules=rules)
     if field is TAKEN and asked.word:
@@ -108,7 +109,7 @@ def _decision(
     if finding is None:
         raise InputError("This decision is not known.", "Decide what is found on the sheet.", "value")
     stops = finding.grade == "stop" or (kept is not None and kept.grade == "stop")
-    if asked.word == "deferred":
+    if asked.word in ("deferred", "left"):
         grave = max((f.grade for f in (finding, kept) if f is not None), key=GRADES.index)
         before = decision(finding_id).given(sheet, place)
         then = before.put_off if before is not None else life.put_off if life is not None else None
@@ -116,18 +117,30 @@ def _decision(
         return put_off_anew(finding.words, grave, asked, then, in_use=in_use, rules=rules)
     if asked.word == "waits" and isinstance(asked.record, PutOff):
         return replace(asked.record, by=PutBy(asked.by.person, asked.by.today))
-    if asked.word == "owner" and not finding.part.outside:
-        raise InputError(
-            f"“{finding.words}” is in the motor: that is not handed over.",
-            "Only what lies before or beside the motor is; decide it otherwise.",
-            "value",
-        )
+    if asked.word == "owner":
+        _refuse_handing_over(finding, sheet)
     if asked.word == "dropped":
         _refuse_drop(finding, sheet, told, stops=stops)
     return asked.record
 
 
+def _refuse_handing_over(finding: Finding, sheet: Sheet) -> None:
+    if not finding.part.outside:
+        raise InputError(
+            f"“{finding.words}” is in the motor: that is not handed over.",
+            "Only what lies before or beside the motor is; decide it otherwise.",
+            "value",
+        )
+    if finding.part is LIFTING or (finding.part is GUARDS and sheet.facts.may_carry):
+        raise InputError(
+            f"“{finding.words}”: of what carries that is never handed over.",
+            "Mend it and prove it, or take the machine out of service, or send it away.",
+            "value",
+        )
+
+
 def _refuse_drop(finding: Finding, sheet: Sheet, told: Told, *, stops: bool) -> None:
+    """Refuse to drop what stands; what only another version knows ends so once its whole part was looked at."""
     if stops:
         raise InputError(
             f"“{finding.words}” takes it out of service: that is not dropped.",
@@ -138,6 +151,12 @@ def _refuse_drop(finding: Finding, sheet: Sheet, told: Told, *, stops: bool) -> 
         raise InputError(
             f"“{finding.words}” is not right before the motor: that is not dropped.",
             "Mend it and prove it, or hand it to the owner; a slip of the pen is corrected where it was entered.",
+            "value",
+        )
+    if finding.known and finding.grave:
+        raise InputError(
+            f"“{finding.words}” is not dropped: it stands.",
+            "Mend and prove it, take it back by a fresh look if it was a slip, or leave it so: name, reason and day.",
             "value",
         )
     if not finding.known and not looked_at_whole(sheet, finding.part, measured=told.measured):

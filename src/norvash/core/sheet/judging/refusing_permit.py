@@ -3,20 +3,30 @@
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.judging.commutator.copper_now import diameter_now_mm
+from norvash.core.sheet.life import Told
 from norvash.core.sheet.putting_off import Asked
 from norvash.core.sheet.records import PermitRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.visit.lives import lives
 from norvash.core.sheet.visit.permit import refuse_surface
+from norvash.core.sheet.visit.stops import stop_on_permit
 from norvash.errors import InputError
 
 
-def refuse_permit(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules: MotorRules) -> None:
-    """Refuse a permit that its track forbids, and one that is closed though nobody has opened it.
+def refuse_permit(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, rules: MotorRules) -> None:
+    """Refuse a permit that its track or a stop forbids, and one that is closed though nobody has opened it.
 
     Raises: InputError. Source: rules dress.low, dress.high
     """
     record = asked.record
+    if field is PERMIT_OPEN and isinstance(record, PermitRecord):
+        stop = stop_on_permit(lives(told), record, sheet)
+        if stop is not None:
+            decision = stop.finding.decision
+            raise InputError(
+                f"Power waits: {stop.place}, {stop.finding.words}.", f"{decision[0].upper()}{decision[1:]}.", "turns"
+            )
     if field is PERMIT_OPEN and isinstance(record, PermitRecord) and record.rpm is not None:
         refuse_surface(record.rpm, diameter_now_mm(sheet), rules)
     if field is PERMIT_CLOSE and asked.word and PERMIT_OPEN.given(sheet, place) is None:

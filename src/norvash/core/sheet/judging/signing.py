@@ -6,8 +6,11 @@ from typing import Literal
 
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.judging.commutator.whole_map import unfinished
+from norvash.core.sheet.judging.prove.stage import proof_lacks
+from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import rework, safe, sign
+from norvash.core.sheet.stages.call_in import COMPLAINT_UNKNOWN
 from norvash.core.sheet.stages.catalogue import STAGES, stage_of
 from norvash.core.sheet.stages.decide import KEPT, OUTCOME, RETIRED, RUNS, STOPS
 from norvash.core.sheet.stages.gates import GATES, POWER, SAFE, SERVICE
@@ -16,13 +19,17 @@ from norvash.core.sheet.visit.asked import misfits
 from norvash.core.sheet.visit.barring import barring, gone_words, read_at_stage, withdrawn
 from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.signed_over import signed_over
 from norvash.core.sheet.visit.visit import Visit
 from norvash.core.sheet.visit.walk import opened, touched, upstream
-from norvash.core.text.words import listed
+from norvash.core.text.words import day_words, listed
 
-SignedAs = Literal["certificate", "not clean", "measured", "looked", "not opened", "out", "away", "retired", "kept"]
+SignedAs = Literal[
+    "certificate", "statement", "not clean", "measured", "looked", "not opened", "out", "away", "retired", "kept"
+]
 SIGNED_AS: dict[SignedAs, str] = {
     "certificate": "Certificate: opened or renewed, proven, back to service",
+    "statement": "The machine must not run. Statement for the motor: proven",
     "not clean": "Not clean",
     "measured": "Measured",
     "looked": "Looked at, no carbon was measured",
@@ -68,7 +75,8 @@ def signed_as(visit: Visit) -> SignedAs:
 
     A certificate is only given for a motor that goes back to service after something was opened or renewed, with every
     gate passed, every proof made and nothing open or put off; and nothing withdrawn that was to be changed or worse:
-    nobody has shown yet that it was not so.
+    nobody has shown yet that it was not so. Of a machine that must
+    not run, as its owner was told, it is a statement for the motor.
     """
     sheet, outcome, still_open = visit.sheet, OUTCOME.of(visit.sheet), holds(visit)
     if sheet.kind == "quick":
@@ -79,20 +87,32 @@ def signed_as(visit: Visit) -> SignedAs:
         return _AS[outcome]
     gates = [gate_now(gate, visit) for gate in GATES.values()]
     waived = any(now.state == "waived" or now.waived for now in gates)
-    stands = any(x.stands and not x.handed_over for x in visit.lives)
+    stands = any(x.stands and not (x.handed_over or _only_named(x)) for x in visit.lives)
     unclean = bool(still_open) or waived or stands or bool(barring(visit))
     if unclean or outcome not in RUNS:
         return "not clean"
-    if outcome == KEPT:
-        return "kept"
-    return "certificate" if opened(visit) else "not opened"
+    if any(x.stands and x.handed_over and x.finding.grade == "stop" for x in visit.lives):
+        return "statement"
+    return "kept" if outcome == KEPT else "certificate" if opened(visit) else "not opened"
+
+
+def left_open(visit: Visit) -> tuple[Life, ...]:
+    """Return as findings what a sheet that goes back to service is signed over."""
+    runs = OUTCOME.of(visit.sheet) in RUNS and opened(visit)
+    lacks = proof_lacks(visit) if runs else ""
+    return signed_over(visit, tuple(gate for gate, _ in _needed(visit)), lacks)
+
+
+def _only_named(life: Life) -> bool:
+    """Tell whether something stands on a certificate in words: a complaint that is gone, its cause not known."""
+    return life.finding.id == COMPLAINT_UNKNOWN.id and life.finding.grade == "plan"
 
 
 def standing(visit: Visit) -> tuple[str, ...]:
     """Return what stands with a motor although nothing is open: what is put off, what nobody has looked for, what was
     withdrawn, and the gates that were waived.
     """
-    put_off = [f"{x.place}, {x.finding.words}, is put off" for x in visit.lives if x.state == "put off"]
+    put_off = [_put_off(x) for x in visit.lives if x.state == "put off"]
     gates = [(gate.words, gate_now(gate, visit)) for gate in GATES.values()]
     holds_waived = [f"“{w.words}” was waived by {w.person}" for _, now in gates for w in now.waived]
     gone = [*_not_sought(visit), *(gone_words(x) for x in withdrawn(visit))]
@@ -100,7 +120,18 @@ def standing(visit: Visit) -> tuple[str, ...]:
         f"gate “{words}” was waived by {now.person}" for words, now in gates if now.state == "waived" and not now.waived
     ]
     unfinished = _unfinished(visit) if OUTCOME.of(visit.sheet) in STOPS else ()
-    return (*put_off, *gone, *waived, *holds_waived, *unfinished)
+    unknown = [
+        f"The complaint, {x.finding.words}" for x in visit.lives if x.stands and x.finding.id == COMPLAINT_UNKNOWN.id
+    ]
+    return (*put_off, *unknown, *gone, *waived, *holds_waived, *unfinished)
+
+
+def _put_off(life: Life) -> str:
+    """Return what is put off in words; of what is left so who answers for it, until when, and why."""
+    put_off, name = life.put_off, f"{life.place}, {life.finding.words}"
+    if put_off is None or not life.left_so:
+        return f"{name}, is put off"
+    return f"{name}, is left so until {day_words(put_off.day)}, {put_off.who}: {put_off.why or life.why}"
 
 
 def _unfinished(visit: Visit) -> Iterator[str]:

@@ -6,13 +6,16 @@ from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import stacks
 from norvash.core.sheet.stages.brushes.holders import HOLDER_GAP
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
+from norvash.core.sheet.stages.signed_over import OVER_CLOSE
 
 FIELDS: tuple[Field, ...] = (
     LATCHED := tick(
         "latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe", after_work=True
     ),
     MARKS_MET := tick("marks-met", "Closed up", "Witness marks meet", needs="safe", after_work=True, record=True),
-    TURNS_FREE := tick("free", "Closed up", "Turns freely by hand, no scrape", needs="safe", after_work=True),
+    TURNS_FREE := tick(
+        "free", "Closed up", "Turns freely by hand, no scrape", needs="safe", after_work=True, proves=(OVER_CLOSE,)
+    ),
     NOTHING_LEFT := tick("nothing-left", "Closed up", "No part left over", needs="safe", after_work=True, record=True),
     TORQUE_NM := quantity(
         "torque-nm",

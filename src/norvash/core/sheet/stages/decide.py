@@ -20,6 +20,7 @@ _DECIDED = "decide."
 DECISIONS = {
     "now": "do it now",
     "deferred": "put off",
+    "left": "left so",
     "waits": "out of service, waiting for a part",
     "dropped": "not needed after all",
     "owner": "handed to the owner",

@@ -11,6 +11,7 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gate import Gate, Step
 from norvash.core.sheet.stages.power_steps import EVERY_POWER_STEP, before_power
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW
+from norvash.core.sheet.stages.signed_over import OVER_SERVICE
 
 COMPETENT = (
     "This is decision support for competent people: the maker's manual, local electrical and safety rules and licensed "
@@ -156,6 +157,12 @@ POWER = Gate(
     anew_words=_WORKED,
 )
 SERVICE = Gate(
-    id="service", words="Back to service", every=_SERVICE, steps=_back_to_service, anew_words=_WORKED, by_hold=True
+    id="service",
+    words="Back to service",
+    every=_SERVICE,
+    steps=_back_to_service,
+    anew_words=_WORKED,
+    proves=(OVER_SERVICE,),
+    by_hold=True,
 )
 GATES = {g.id: g for g in (SAFE, POWER, SERVICE)}

@@ -89,6 +89,15 @@ CLEAN_TRACK = Task(
     ),
     within=("skim", "armature"),
 )
+RENEW_SUPPRESSOR = Task(
+    id="suppressor",
+    what="Renew the suppressor",
+    done="suppressor renewed",
+    minutes=20,
+    tools="suppressor of its rating, iron",
+    steps=("let it discharge", "renew it, leads short and held", "measure insulation without it, then with it"),
+    caution="it keeps its charge: discharge it first",
+)
 MAKE_BAR_TEST = Task(
     id="bar-test",
     what="Make the bar test",

@@ -4,6 +4,7 @@ from norvash.core.sheet.field import Day
 from norvash.core.sheet.fields_made import quantity, text
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.gates import SERVICE
+from norvash.core.sheet.stages.signed_over import FINDINGS
 
 PARTS_USED = text("parts", "Parts", "Parts used", hint="part number and how many", placed=True)
 NEXT_LOOK = Day(
@@ -34,6 +35,7 @@ STAGE = Stage(
     name="sign",
     words="Sign",
     fields=(PARTS_USED, NEXT_LOOK, NEXT_LOOK_AT),
+    findings=FINDINGS,
     gate=SERVICE,
     schools=("school.look",),
     quick=True,

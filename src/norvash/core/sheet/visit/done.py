@@ -6,14 +6,18 @@ from datetime import datetime
 from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.part import BELT, OUTSIDE
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
 from norvash.core.sheet.stages.decide import decided_finding
 from norvash.core.sheet.stages.own_tasks import own_tasks
+from norvash.core.sheet.stages.prove.earth import JOIN_EARTH
+from norvash.core.sheet.stages.prove.run_findings import FLASH_FIELD
+from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.running_in import OVER, RUNIN_CLOCK
-from norvash.core.sheet.stages.shared import FIT_SET, RUN_IN
+from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, RUN_IN
 from norvash.core.sheet.task import Task
 
 # Decided and done at once, as it was entered before each task had its own tick.
@@ -79,6 +83,32 @@ def last_work(sheet: Sheet) -> datetime:
     """Return when the last work on the motor was entered; without any, when the sheet was opened."""
     work = [g.at for task, said in done_tasks(sheet).items() if not task.looks and _opens(task) for g in said]
     return max(work, default=sheet.at)
+
+
+def last_inside(sheet: Sheet) -> datetime | None:
+    """Return when the last work inside the motor was entered, or that it was opened; None where it was only looked at.
+
+    A cord, a switch or an earth lead lie outside it; stone and paper through a window open nothing.
+    """
+    opened = HOW_FAR_OPEN.given(sheet)
+    work = [g.at for task, said in done_tasks(sheet).items() if _is_inside(task) for g in said]
+    return max((*work, *([opened.at] if opened is not None else [])), default=None)
+
+
+def _is_inside(task: Task) -> bool:
+    only_outside = task.touches and all(part in OUTSIDE for part in task.touches)
+    return not (task.looks or task.runs or task in _OUTSIDE or only_outside) and task is not FIND_FAULT
+
+
+_OUTSIDE = frozenset(
+    {
+        *(t for f in FINDINGS.values() if f.part.outside and f.part is not BELT for t in f.tasks),
+        JOIN_EARTH,
+        FLASH_FIELD,
+        CLEAN_TRACK,
+        CONTOUR_FACES,
+    }
+)
 
 
 def _opens(task: Task) -> bool:

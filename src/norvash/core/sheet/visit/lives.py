@@ -140,7 +140,8 @@ class _Visit(VisitRead):
     def _state(self, life: Life, *, again: bool) -> State:
         graver = life.then.finding if life.then is not None else life.finding
         stop = "stop" in (graver.grade, life.finding.grade)
-        dropped = life.decided is not None and life.decided.word == "dropped" and not stop
+        # What has to be decided is not dropped any more: on an open sheet of before it stands as open.
+        dropped = life.decided is not None and life.decided.word == "dropped" and not stop and not life.finding.grave
         if dropped or (life.finding.part is COMPLAINT and upstream(self.sheet)):
             return "dropped"
         stands = life.at in self.found or life.at in self.now or life.by_earlier

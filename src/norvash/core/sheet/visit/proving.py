@@ -17,13 +17,15 @@ STATE_WORDS = {
 }
 
 
-HANDED_OVER = "handed to the owner"
+HANDED_OVER, LEFT_SO = "handed to the owner", "left so"
 
 
 def state_words(life: Life) -> str:
     """Return the state of a finding in words: of one that waits for a part what it waits for."""
     if life.handed_over and life.stands:
         return HANDED_OVER
+    if life.left_so:
+        return LEFT_SO
     return f"waits for {life.waits_for.part}" if life.waits_for is not None else STATE_WORDS[life.state]
 
 

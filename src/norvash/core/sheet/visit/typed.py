@@ -192,6 +192,9 @@ def _decide(field: Decision, asked: AskedEntry) -> Read:
         raise InputError("This decision is not known.", "Choose one of " + ", ".join(DECISIONS.values()) + ".", "value")
     if asked.text == "deferred":
         return Read(asked.text, asked.text, None, _put_off(asked.more, asked.today))
+    if asked.text == "left":
+        why = part_of(asked.more, "why", "Say why it is left so")
+        return Read(asked.text, asked.text, None, replace(_put_off(asked.more, asked.today), why=why))
     if asked.text == "waits":
         part = part_of(asked.more, "part", "Say which part it waits for")
         day = read_day(part_of(asked.more, "day", "Say by when the part is expected"), asked.today, "day")

@@ -1,9 +1,10 @@
 """What the measurements of supply, settings, battery and cables say: each with its judgement, rule and finding."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from norvash.core.edges import over, under, within
+from norvash.core.motor.figure_fields import RATED_A
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
@@ -142,8 +143,30 @@ def say_drops(sheet: Sheet, rules: MotorRules, judged: list[Judged], signs: dict
         bad = bad or not fine
         advice = "right" if fine else "clean and tighten the joints there, then the cable"
         said = f"{words} drops {volts:g} V, allowed {most:g} V"
+        hot = _heated(sheet, volts, rules) if field is JOINT_V else None
+        if hot is not None:
+            bad = True
+            judged.append(Judged(f"{said}; {hot.words}: {hot.decision}.", False, (rule, *_WATTS), hot))
+            continue
         judged.append(Judged(f"{said}: {advice}.", fine, (rule,), None if fine else found.saying(_small(said))))
     signs["joint"] = "yes" if bad else "no"
+
+
+_WATTS = ("joint.watts", "joint.watts-stop")
+
+
+def _heated(sheet: Sheet, volts: float, rules: MotorRules) -> Finding | None:
+    """Return a joint that turns too much into heat at the steady current of the plate, None where it does not, or where
+    only bursts flow. Source: rules joint.watts, joint.watts-stop
+    """
+    amps = RATED_A.of(sheet.facts.figures)
+    if amps is None or sheet.facts.motor_class == "starter":
+        return None
+    watts = volts * amps
+    if not over(watts, rules["joint.watts"]):
+        return None
+    said = outside.CABLE_JOINT.saying(f"a joint drops {volts:g} V at {amps:g} A: {watts:.0f} W in it")
+    return replace(said, grade="stop" if over(watts, rules["joint.watts-stop"]) else "change")
 
 
 def _small(words: str) -> str:

@@ -27,6 +27,7 @@ from norvash.core.motor.figure_fields import (
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.judging.commutator.condemned import condemned
 from norvash.core.sheet.judging.commutator.to_cut import plan_of
 from norvash.core.sheet.judging.commutator.whole_map import is_whole, judged_map, unfinished
 from norvash.core.sheet.sheet import Sheet
@@ -68,7 +69,7 @@ Trouble = Literal["bar-map", "run-out", "bar-test", "cut"]
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CopperNow:
     """What a sheet says of the commutator; None where nothing was entered, `trouble` by field where it cannot be worked
-    out.
+    out. `could` is the cut that its size allows, `condemned` says what of the armature must be mended before any.
     """
 
     bars: int | None
@@ -78,10 +79,16 @@ class CopperNow:
     run_out: RunOut | None
     per_bar: bool
     tested: BarTested | None
-    plan: Plan | None
+    could: Plan | None
     work: tuple[Work, str, str] | None
+    condemned: str = ""
     trouble: Mapping[Trouble, InputError] = field(default_factory=dict)
     unfinished: str = ""
+
+    @property
+    def plan(self) -> Plan | None:
+        """Return the cut that is planned: none while the armature is condemned."""
+        return None if self.condemned else self.could
 
     @property
     def needs_bar_test(self) -> str:
@@ -165,7 +172,7 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         seen.add("fault")
     looked = bool(judged) or STAGE.looked_at(sheet)
     work = least_work(seen, rules) if looked or turned is not None else None
-    return CopperNow(
+    made = CopperNow(
         bars=wound.bars if wound else _count(facts, BARS),
         wound=wound,
         shown=shown,
@@ -173,11 +180,13 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
         run_out=turned,
         per_bar=per_bar,
         tested=tested,
-        plan=plan,
+        could=plan,
         work=work,
         trouble=trouble,
         unfinished=unfinished(sheet),
     )
+    owed = made.needs_bar_test
+    return replace(made, condemned=condemned(sheet, tested, rules, loose=loose, owed=owed))
 
 
 def _turned(sheet: Sheet, wound: Wound | None, rules: MotorRules) -> RunOut | None:

@@ -16,20 +16,14 @@ from norvash.errors import InputError
 def cut_record(sheet: Sheet, after_mm: float, rules: MotorRules) -> CutRecord:
     """Return what belongs to a cut that is made, by the diameter measured after it [mm].
 
-    Raises: InputError while the bar test is missing that the map asks for, before anything was measured, or for a
-    diameter that no cut can leave.
+    One that was made is taken, though the armature is condemned: the copper is what it is.
+    Raises: InputError before anything was measured, or for a diameter that no cut can leave.
     """
     now = copper_now(sheet, rules)
-    if now.needs_bar_test:
-        raise InputError(
-            f"The bar test comes before the cut: {now.needs_bar_test}.",
-            "Make it and enter it; a cut hides an open coil for a week.",
-            "value",
-        )
-    if now.plan is None:
+    if now.could is None:
         problem = now.trouble["cut"].problem if "cut" in now.trouble else "The diameter before the cut is not measured."
         raise InputError(problem, "Enter the diameter of track or shoulder, then the diameter after the cut.", "value")
-    copper = now.plan.copper
+    copper = now.could.copper
     track = copper.diameter_mm - 2 * copper.groove_radial_mm
     if not over(after_mm, rules["cut.left-least"] * copper.diameter_mm) or over(after_mm, track):
         raise InputError(
@@ -49,7 +43,7 @@ def cut_record(sheet: Sheet, after_mm: float, rules: MotorRules) -> CutRecord:
         sunk_radial_mm=_kept(sunk),
         before_diameter_mm=_kept(track),
         after_diameter_mm=_kept(after_mm),
-        least_diameter_mm=_kept(now.plan.least_diameter_mm),
+        least_diameter_mm=_kept(now.could.least_diameter_mm),
         holder_gap_radial_mm=None if gap is None else _kept(gap),
         slot_depth_radial_mm=None if slot is None else _kept(slot),
     )

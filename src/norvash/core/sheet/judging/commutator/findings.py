@@ -27,6 +27,7 @@ from norvash.core.sheet.stages.commutator.cut import (
     COPPER_LAST,
     COPPER_REFUSED,
     COPPER_UNDER,
+    CUT_CONDEMNED,
     CUT_DONE,
     SURFACE_EMERGENCY,
     SURFACE_WITH,
@@ -130,23 +131,20 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
     plan, made = now.plan, CUT_DONE.given(sheet)
     done = made.cut if made is not None else None
     if done is not None:
+        if now.condemned:
+            yield CUT_CONDEMNED.saying(f"{CUT_CONDEMNED.words}: {now.condemned}")
         yield from _left(done)
         yield from _short_of_plan(sheet, done, plan)
         yield from _after_cut(sheet, done, rules)
         return
     yield from _slots(sheet, rules)
-    if plan is None:
+    if now.could is None:
         return
-    about = ", the least an estimate" if plan.provisional else ""
-    if under(plan.copper.diameter_mm, plan.least_diameter_mm):
-        yield COPPER_UNDER.saying(
-            f"{plan.copper.diameter_mm:.2f} mm in diameter, under its least of {plan.least_diameter_mm:.2f} mm{about}"
-        )
-    elif (
-        now.work is not None
-        and now.work[0].id == "skim"
-        and not (now.run_out and now.run_out.cause in ("set-up", "off centre"))
-    ):
+    about = ", the least an estimate" if now.could.provisional else ""
+    if under(now.could.copper.diameter_mm, now.could.least_diameter_mm):
+        least = f"under its least of {now.could.least_diameter_mm:.2f} mm{about}"
+        yield COPPER_UNDER.saying(f"{now.could.copper.diameter_mm:.2f} mm in diameter, {least}")
+    elif plan is not None and _asks_for_cut(now):
         depth = plan.chosen
         if depth.allowed:
             yield _without_trivia(sheet, depth.radial_mm, depth.diameter_after_mm, rules).saying(
@@ -160,6 +158,12 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
                 f" {plan.deepest_radial_mm:.3f}"
                 f" mm radial{about}"
             )
+
+
+def _asks_for_cut(now: CopperNow) -> bool:
+    """Tell whether the surface asks for a cut, and not for another setting up first."""
+    set_up = now.run_out is not None and now.run_out.cause in ("set-up", "off centre")
+    return now.work is not None and now.work[0].id == "skim" and not set_up
 
 
 def _without_trivia(sheet: Sheet, radial_mm: float, after_mm: float, rules: MotorRules) -> Finding:

@@ -87,10 +87,9 @@ def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) 
 
 def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
     if now.plan is None:
-        return trouble_says(now, "cut")
+        waits = [Said(f"no cut: {now.condemned}", False)] if now.could is not None else []
+        return [*waits, *trouble_says(now, "cut")]
     made = [Said(plan_words(now.plan).capitalize(), now.plan.chosen.allowed, ("cut.clean",)), *_spread(sheet)]
-    if now.needs_bar_test:
-        made.insert(0, Said(f"Bar test before any cut: {now.needs_bar_test}", False))
     if now.run_out is not None and now.run_out.cause == "set-up":
         made.insert(
             0,

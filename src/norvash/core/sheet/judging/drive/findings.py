@@ -7,7 +7,7 @@ from norvash.core.bearings.designation import CLEARANCES, decode
 from norvash.core.bearings.fitting import FitLine, housing_line, shaft_line, shim_mm, squeeze, worn_bush_lines
 from norvash.core.bearings.lasting import renew_anyway
 from norvash.core.bearings.vibration import Shaken, Stands, judge_vibration
-from norvash.core.edges import over, within
+from norvash.core.edges import over, under, within
 from norvash.core.motor.figure_fields import (
     AIR_GAP_MM,
     BEARING_AT,
@@ -15,8 +15,10 @@ from norvash.core.motor.figure_fields import (
     END_FLOAT_LOW_MM,
     LOCATED_END,
     MOUNTING,
+    PINION_GAP_LOW_MM,
     RATED_W,
 )
+from norvash.core.parts.compare import compare_numbers
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.finding import Finding, Noted
@@ -28,6 +30,9 @@ from norvash.core.sheet.stages.drive.bearings import (
     BEARING_HOURS,
     BEARING_LIFE,
     BEARING_NUMBER,
+    BEARING_OPEN,
+    BEARING_TIGHT,
+    BEARING_WRONG,
     BEARING_YEARS,
     BUSH_BORE,
     BUSH_WORN,
@@ -38,10 +43,13 @@ from norvash.core.sheet.stages.drive.bearings import (
     KIT_OUTSIDE,
     KIT_SHAFT,
 )
+from norvash.core.sheet.stages.drive.seen import GEAR_DRY
 from norvash.core.sheet.stages.drive.shaft import (
     END_FLOAT,
     FLOAT_OUT,
+    PINION_GAP,
     PINION_OFF,
+    PINION_UNDER,
     RING_GROOVE,
     RING_SECTION,
     RING_SQUEEZE,
@@ -51,6 +59,7 @@ from norvash.core.sheet.stages.drive.shaft import (
     VIBRATION_HIGH,
     VIBRATION_WATCH,
 )
+from norvash.core.sheet.stages.prove.run_fields import POINT
 from norvash.core.supply.cables import solenoid_allowed_v
 from norvash.errors import InputError
 
@@ -68,12 +77,39 @@ def _measured_bearing(sheet: Sheet, place: int, end: str, rules: MotorRules) -> 
     )
     if why:
         yield BEARING_AGED.saying(f"{end}: {why}")
+    yield from _numbered(sheet, place, end)
     for line in bush_lines(sheet, place, rules):
         if not line.fits:
             yield BUSH_WORN.saying(f"{end}: {line.words.lower()}, {line.clearance_mm:.3f} mm, {line.says}")
     for line in kit_lines(sheet, place, rules):
         if not line.fits:
             yield KIT_MISMATCH.saying(f"{end}: {line.words.lower()}, {line.clearance_mm:+.3f} mm, {line.says}")
+
+
+def _numbered(sheet: Sheet, place: int, end: str) -> Iterator[Finding]:
+    """Yield what the number of the bearing that is in there says against the one that came off, else the motor's own;
+    of one that came with the motor only its clearance.
+    """
+    given, came = BEARING_NUMBER.given(sheet, place), sheet.given(BEARING_NUMBER.id, place, "found")
+    own, left = BEARING_AT[place - 1].of(sheet.facts.figures), given is not None and given.sight == "left"
+    before = [came.word] if came is not None and left else []
+    try:
+        new = decode(given.word) if given is not None else None
+        olds = [decode(number) for number in (*before, own) if number]
+    except InputError:
+        return
+    if new is None or not olds:
+        return
+    if left and olds[0].size != new.size:
+        yield BEARING_WRONG.saying(f"{end}: {next(compare_numbers(new, olds[0])).words}")
+        return
+    points = [p for old in olds if old.size == new.size for p in compare_numbers(new, old)]
+    tight = next((p.words for p in points if p.about == "clearance" and p.answer == "do not use"), "")
+    if tight:
+        yield BEARING_TIGHT.saying(f"{end}: {tight}")
+    sealed = next((p.words for p in points if p.about == "seal"), "") if left else ""
+    if sealed:
+        yield BEARING_OPEN.saying(f"{end}: {sealed}")
 
 
 def bush_lines(sheet: Sheet, place: int, rules: MotorRules) -> list[FitLine]:
@@ -116,10 +152,13 @@ def _shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     low, high = END_FLOAT_LOW_MM.stated(figures) or 0.0, END_FLOAT_HIGH_MM.stated(figures)
     if play is not None and high is not None and shim_mm(play, low, high):
         shim = shim_mm(play, low, high)
-        yield FLOAT_OUT.saying(
+        said = FLOAT_OUT.saying(
             f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed: {'add' if shim > 0 else 'take out'}"
             f" {abs(shim):.2f} mm of shim"
         )
+        yield replace(said, stops_carried=over(play, 2 * high))
+    if GEAR_DRY.seen(sheet) and _run_since(sheet, GEAR_DRY):
+        yield replace(GEAR_DRY.saying(f"{GEAR_DRY.words}, and run so"), grade="change")
     shaken = shaken_now(sheet, rules)
     if shaken is not None and shaken.grade != "fit":
         words = f"vibration {shake:g} mm/s, {shaken.words}"
@@ -134,12 +173,20 @@ def _shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
         yield RING_SQUEEZE.saying(f"O-ring squeezed by {squeeze(section, groove):.0%}")
     pinion = pinion_said(sheet)
     if pinion is not None and pinion.right is False:
-        yield PINION_OFF.saying(pinion.words)
+        under_least = under(PINION_GAP.of(sheet) or 0.0, PINION_GAP_LOW_MM.stated(figures) or 0.0)
+        yield (PINION_UNDER if under_least or not PINION_GAP.of(sheet) else PINION_OFF).saying(pinion.words)
     drop = SOLENOID_V.of(sheet)
     if drop is not None:
         most, _ = solenoid_allowed_v(CRANKING_A.of(sheet), rules)
         if over(drop, most):
             yield SOLENOID_BAD.saying(f"solenoid contact drops {drop:g} V, {most:g} V allowed")
+
+
+def _run_since(sheet: Sheet, finding: Finding) -> bool:
+    """Tell whether it was run after something was seen on it."""
+    seen = sheet.entries.get((finding.look, 0))
+    ran = (g.at for f in POINT for p in f.places(sheet) if (g := f.given(sheet, p)) is not None)
+    return seen is not None and max(ran, default=seen.at) > seen.at
 
 
 def shaken_now(sheet: Sheet, rules: MotorRules) -> Shaken | None:

@@ -17,7 +17,9 @@ def pinion_said(sheet: Sheet) -> Said | None:
     if gap_mm is None:
         return None
     words = f"pinion clearance at full throw {gap_mm:.2f} mm"
-    if high_mm is None:
+    if high_mm is None and gap_mm > 0:
         return Said(f"{words}: not judged, say the maker's figure")
-    right = within(low_mm, gap_mm, high_mm)
+    if high_mm is None:
+        return Said(f"{words}: it strikes its stop, set it", False)
+    right = within(low_mm, gap_mm, high_mm) and gap_mm > 0
     return Said(f"{words}, {low_mm:g} to {high_mm:g} mm by the maker{'' if right else ': set it'}", right)

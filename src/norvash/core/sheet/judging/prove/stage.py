@@ -119,7 +119,7 @@ def _before_signing(visit: Visit) -> Iterator[str]:
     sheet, outcome, answer = visit.sheet, OUTCOME.of(visit.sheet), COMPLAINT_NOW.of(visit.sheet)
     if sheet.kind == "full" and outcome not in STOPS and opened(visit):
         yield from _not_polarised(sheet)
-    carried = any(x.finding.part is COMPLAINT and x.stands for x in visit.lives)
+    carried = any(x.finding.part is COMPLAINT and x.stands and not x.came for x in visit.lives)
     if sheet.kind == "quick" or outcome in STOPS or not (complained(sheet) or carried):
         return
     if not answer:

@@ -1,7 +1,7 @@
 """What is found before the motor, on supply, cord, switch, battery and cables, with the work that it leads to."""
 
 from norvash.core.sheet.finding import finding
-from norvash.core.sheet.part import BATTERY, SUPPLY, SWITCH
+from norvash.core.sheet.part import BATTERY, GUARDS, LIFTING, SUPPLY, SWITCH
 from norvash.core.sheet.stages.shared import RENEW_CORD
 from norvash.core.sheet.task import Task
 
@@ -53,7 +53,98 @@ MEND_JOINTS = Task(
     steps=("clean posts and lugs to metal", "tighten them", "measure the drop again", "renew a cable that still drops"),
     caution="battery earth lead off first, on last; no tool across the posts",
 )
+PUT_GUARD_BACK = Task(
+    id="guard",
+    what="Put the guard back, or renew it",
+    done="guard back, or renewed",
+    minutes=20,
+    tools="guard and fasteners of its maker",
+    steps=("as its maker fixed it, every fastener in", "look that nothing is reached past it"),
+)
+RENEW_PROTECTION = Task(
+    id="protection",
+    what="Renew what was bridged, and try it",
+    done="protection renewed and tried",
+    minutes=25,
+    tools="cut-out, fuse or switch of its kind and rating",
+    steps=("power off, take the bridge out", "fit one of its kind and rating", "try it: it opens as it should"),
+    caution="isolate and prove dead first; fixed wiring is for licensed people",
+)
+RELINE_BRAKE = Task(
+    id="brake",
+    what="Reline or renew the brake",
+    done="brake relined or renewed",
+    minutes=90,
+    tools="lining of its maker, feeler gauges, test load",
+    steps=(
+        "load on the ground, drum or rope held",
+        "reline or renew, set its gap",
+        "hold 1.25 times its load, under a permit",
+    ),
+    caution="a load that hangs falls when the brake lets go: nobody under it; the dust of old linings: vacuum, mask",
+)
+RENEW_ROPE = Task(
+    id="rope",
+    what="Renew rope, chain or drum",
+    done="rope, chain or drum renewed",
+    minutes=90,
+    tools="rope or chain of its rating",
+    steps=("load on the ground", "renew it", "look at every turn on the drum, then lift a small load first"),
+    caution="nobody under the load; it is work for those who are licensed for lifting gear",
+)
+PACK_AWAY = Task(
+    id="pack-away",
+    what="Take the pack outside, apart from all else",
+    done="pack outside and apart",
+    minutes=10,
+    tools="gloves, a tray that does not burn",
+    steps=("never charge it", "outside, away from what burns", "its owner hands it in"),
+    caution="it may flare up hours later; do not breathe what comes out",
+)
 SEEN = (
+    GUARD_OFF := finding(
+        "guard.off",
+        "guard off, open or missing as it came in",
+        "stop",
+        "the machine must not run before its guard is back and looked at",
+        GUARDS,
+        PUT_GUARD_BACK,
+    ),
+    GUARD_BRIDGED := finding(
+        "guard.bridged",
+        "cut-out, fuse or emergency stop bridged or missing",
+        "stop",
+        "the machine must not run before it is renewed and tried",
+        GUARDS,
+        RENEW_PROTECTION,
+    ),
+    BRAKE_FAILS := finding(
+        "brake.fails",
+        "brake does not hold, or its lining is at its end",
+        "stop",
+        "out of service: reline it, then hold 1.25 times its load under a permit",
+        LIFTING,
+        RELINE_BRAKE,
+        classes=("industrial", "traction"),
+    ),
+    ROPE_WORN := finding(
+        "rope.worn",
+        "rope, chain or drum worn, cracked or out of its groove",
+        "stop",
+        "out of service: renew it",
+        LIFTING,
+        RENEW_ROPE,
+        classes=("industrial",),
+    ),
+    PACK_HURT := finding(
+        "pack.hurt",
+        "battery pack dented, swollen or hot",
+        "stop",
+        "outside, apart, never charge it: it is for its owner to hand in",
+        BATTERY,
+        PACK_AWAY,
+        classes=("tool", "traction", "appliance"),
+    ),
     CORD_HURT := finding(
         "supply.cord",
         "cord, cable or plug hurt, crushed or loose",
@@ -62,6 +153,7 @@ SEEN = (
         SUPPLY,
         RENEW_CORD,
         cause="supply",
+        bars_tests=True,
     ),
     SWITCH_HURT := finding(
         "switch.hurt",

@@ -54,9 +54,20 @@ SPACE_ARMS = Task(
 HOLDER = (
     HOLDER_DAMAGED := finding(
         "holder.damaged",
-        "holder burnt, melted, oval or loose",
+        "holder burnt, melted or oval",
         "change",
         "renew the holder; it is not dressed and never glued",
+        HOLDERS,
+        RENEW_HOLDER,
+    ),
+    HOLDER_CRACKED := finding(
+        "holder.cracked", "plate or holder cracked", "change", "renew it: it is never glued", HOLDERS, RENEW_HOLDER
+    ),
+    HOLDER_LOOSE := finding(
+        "holder.loose",
+        "holder loose, the brush is not guided",
+        "stop",
+        "not to be run: the brush tips and takes the copper with it; renew the holder",
         HOLDERS,
         RENEW_HOLDER,
     ),

@@ -4,6 +4,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import column, pick, quantity
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import BRUSHES, COMMUTATOR, HOLDERS, WINDINGS
+from norvash.core.sheet.stages.commutator.cut import CUT_CONDEMNED
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
 from norvash.core.sheet.stages.shared import (
     CLEAN_TRACK,
@@ -64,6 +65,7 @@ FIELDS: tuple[Field, ...] = (
         hint="mΩ or mV, the first between bars 1 and 2; - where one is missing",
         judged=True,
         tells=(BARTEST_OPEN, BARTEST_SHORT, BARTEST_SUSPECT),
+        proves=(CUT_CONDEMNED,),
         touched_by=(PLAN_CUT, UNDERCUT_MICA, CLEAN_AFTER_FLASHOVER, JOIN_WIRE),
         ends=(MAKE_BAR_TEST,),
     ),

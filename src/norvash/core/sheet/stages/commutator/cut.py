@@ -50,6 +50,17 @@ FINDINGS = (
         CONTOUR_FACES,
         proof="inside",
     ),
+    CUT_CONDEMNED := finding(
+        "copper.condemned",
+        "cut though condemned",
+        "change",
+        "it proves nothing: mend that, make the bar test, then measure the diameter once more",
+        COMMUTATOR,
+        MAKE_BAR_TEST,
+        RENEW_ARMATURE,
+        one_of=True,
+        proof="value",
+    ),
     COPPER_REFUSED := finding(
         "copper.refused",
         "does not clean up above its least diameter",

@@ -72,6 +72,7 @@ LOOKED = (
         RENEW_ARMATURE,
         shows=("surface", "yes"),
         never_runs=True,
+        bars_tests=True,
     ),
     COMMUTATOR_MICA := finding(
         "commutator.mica",

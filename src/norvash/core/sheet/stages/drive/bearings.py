@@ -88,6 +88,30 @@ FINDINGS = (
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
     ),
+    BEARING_WRONG := finding(
+        "bearing.wrong",
+        "a bearing of another size than came off",
+        "stop",
+        "take it out: fit the right one, and read its number",
+        DRIVE,
+        RENEW_BEARING,
+    ),
+    BEARING_TIGHT := finding(
+        "bearing.clearance",
+        "a bearing with less clearance than it must have",
+        "change",
+        "fit one with the right clearance, or say where its maker allows this one",
+        DRIVE,
+        RENEW_BEARING,
+    ),
+    BEARING_OPEN := finding(
+        "bearing.sealing",
+        "a bearing sealed otherwise than the one that came off",
+        "watch",
+        "look at its grease and the dust around it at every look",
+        DRIVE,
+        RENEW_BEARING,
+    ),
     KIT_MISMATCH := finding(
         "kit.mismatch",
         "a part of the kit does not fit",
@@ -99,7 +123,14 @@ FINDINGS = (
 )
 FIELDS: tuple[Field, ...] = (
     BEARING_NUMBER := text(
-        "b-number", "Ball bearing", "Number on its ring", needs="safe", per="bearing", hint="like 6204-2RS", judged=True
+        "b-number",
+        "Ball bearing",
+        "Number on its ring",
+        needs="safe",
+        per="bearing",
+        hint="like 6204-2RS",
+        judged=True,
+        tells=(BEARING_WRONG, BEARING_TIGHT, BEARING_OPEN),
     ),
     BEARING_FEEL := pick(
         "b-feel",

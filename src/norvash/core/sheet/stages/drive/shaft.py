@@ -6,7 +6,9 @@ from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import BATTERY, DRIVE
 from norvash.core.sheet.stages.drive.seen import (
     DRIVE_BELT,
+    DRIVE_COUPLING,
     DRIVE_JAMMED,
+    DRIVE_TEETH,
     DRIVE_WORN,
     FIT_WASHER,
     MEND_DRIVE,
@@ -58,13 +60,32 @@ FINDINGS = (
         DRIVE,
         MEND_SOLENOID,
     ),
-    SOLENOID_BAD := finding(
-        "solenoid.bad",
-        "solenoid contact or plunger bad",
+    PINION_UNDER := finding(
+        "pinion.under",
+        "pinion clearance under the least",
         "change",
-        "renew contacts or solenoid, free the plunger",
+        "set it before it cranks again: it strikes its stop and tears the housing",
         DRIVE,
         MEND_SOLENOID,
+    ),
+    SOLENOID_STUCK := finding(
+        "solenoid.stuck",
+        "plunger sticks, or the pinion stays in",
+        "stop",
+        "not to be run: the engine drives it to pieces; free or renew it, three throws, measure the clearance",
+        DRIVE,
+        MEND_SOLENOID,
+    ),
+    SOLENOID_BURNT := finding(
+        "solenoid.burnt",
+        "contact of the solenoid burnt",
+        "plan",
+        "renew the contacts, then measure their drop while it cranks",
+        DRIVE,
+        MEND_SOLENOID,
+    ),
+    SOLENOID_BAD := finding(
+        "solenoid.bad", "solenoid contact drops too much", "change", "renew contacts or solenoid", DRIVE, MEND_SOLENOID
     ),
 )
 FIELDS: tuple[Field, ...] = (
@@ -120,7 +141,7 @@ FIELDS: tuple[Field, ...] = (
         ("chipped", "chipped"),
         needs="safe",
         judged=True,
-        finds={"worn": DRIVE_WORN, "chipped": DRIVE_WORN},
+        finds={"worn": DRIVE_WORN, "chipped": DRIVE_TEETH},
     ),
     CLUTCH := pick(
         "clutch",
@@ -152,7 +173,7 @@ FIELDS: tuple[Field, ...] = (
         ("hard", "cracked or hard"),
         needs="safe",
         judged=True,
-        finds={"hard": DRIVE_WORN},
+        finds={"hard": DRIVE_COUPLING},
     ),
     PLUNGER := pick(
         "plunger",
@@ -163,7 +184,18 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         classes=("starter",),
         judged=True,
-        finds={"sticks": SOLENOID_BAD},
+        finds={"sticks": SOLENOID_STUCK},
+    ),
+    CONTACT := pick(
+        "contact",
+        "Solenoid",
+        "Its contact",
+        ("sound", "sound, bright"),
+        ("burnt", "burnt or pitted"),
+        needs="safe",
+        classes=("starter",),
+        judged=True,
+        finds={"burnt": SOLENOID_BURNT},
     ),
     SOLENOID_V := quantity(
         "solenoid-v",
@@ -175,6 +207,7 @@ FIELDS: tuple[Field, ...] = (
         classes=("starter",),
         judged=True,
         tells=(SOLENOID_BAD,),
+        proves=(SOLENOID_BURNT,),
         hangs_on=(DRIVE, BATTERY),
     ),
     PINION_GAP := quantity(
@@ -186,6 +219,6 @@ FIELDS: tuple[Field, ...] = (
         high=100,
         classes=("starter",),
         judged=True,
-        tells=(PINION_OFF,),
+        tells=(PINION_OFF, PINION_UNDER),
     ),
 )

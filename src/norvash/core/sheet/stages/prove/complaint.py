@@ -3,7 +3,7 @@
 from norvash.core.diagnosis.causes import CAUSES
 from norvash.core.sheet.fields_made import pick
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.call_in import COMPLAINT_DEAD, FIND_FAULT
+from norvash.core.sheet.stages.call_in import COMPLAINT_ASKED, FIND_FAULT, KINDS
 
 GONE_ANSWERS = ("this", "unknown")
 COMPLAINT_NOW = pick(
@@ -16,7 +16,7 @@ COMPLAINT_NOW = pick(
     needs="power",
     judged=True,
     placed=True,
-    tells=(COMPLAINT_DEAD,),
+    tells=(*KINDS.values(), COMPLAINT_ASKED),
     does=(FIND_FAULT,),
 )
 CAUSE_WAS = pick(

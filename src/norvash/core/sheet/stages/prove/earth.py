@@ -32,6 +32,10 @@ def _has_plug(facts: Facts, _rules: MotorRules) -> bool:
     return facts.plugged
 
 
+def _is_double(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.protection == "double insulated"
+
+
 def no_earth(facts: Facts, _rules: MotorRules) -> str:
     """Return why its protective earth is not asked for: by design it has none."""
     if facts.protection:
@@ -48,6 +52,7 @@ FINDINGS = (
         WINDINGS,
         JOIN_EARTH,
         before_power=True,
+        bars_tests=True,
         cause="earth",
     ),
     PLUG_TWO_CORES := finding(
@@ -58,6 +63,17 @@ FINDINGS = (
         WINDINGS,
         RENEW_CORD,
         before_power=True,
+        bars_tests=True,
+    ),
+    EARTH_JOINED := finding(
+        "earth.joined",
+        "an earth wire joined to the metal of a double insulated machine",
+        "stop",
+        "no power: take it off, and fit a two-core cord; a plug whose earth pin is blank or unused is right there",
+        WINDINGS,
+        RENEW_CORD,
+        before_power=True,
+        bars_tests=True,
     ),
 )
 FIELDS: tuple[Field, ...] = (
@@ -81,14 +97,29 @@ FIELDS: tuple[Field, ...] = (
         ("two", "plug without earth, two cores"),
         ("odd", "earthed plug, two cores"),
         offered=_has_plug,
-        finds={"odd": PLUG_TWO_CORES},
+        judged=True,
+        tells=(PLUG_TWO_CORES,),
+    ),
+    EARTH_ADDED := pick(
+        "earth-added",
+        "Earth",
+        "An earth wire on its metal",
+        ("none", "none"),
+        ("joined", "joined to its metal"),
+        offered=_is_double,
+        finds={"joined": EARTH_JOINED},
         plainly=True,
     ),
 )
 
 
 def earth_found(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Return a protective earth that is too high. Source: rule earth.ohm"""
+    """Return a protective earth that is too high, and one that ends in the plug; of a machine that has none by design a
+    two-core cord is right, whatever its plug. Source: rule earth.ohm
+    """
+    by_design = sheet.facts.protection in ("double insulated", "extra-low voltage")
+    if PLUG.of(sheet) == "odd" and not by_design:
+        yield 0, PLUG_TWO_CORES
     earth = EARTH_OHM.of(sheet)
     if earth is not None and over(earth, rules["earth.ohm"]):
         yield 0, EARTH_OPEN.saying(f"protective earth {earth:g} Ω, allowed {rules['earth.ohm']:g}")

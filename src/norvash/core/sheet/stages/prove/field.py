@@ -8,6 +8,7 @@ from norvash.core.sheet.fields_made import quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.shared import JOIN_WIRE
+from norvash.core.sheet.stages.signed_over import OVER_FIELD
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL
 from norvash.core.sheet.task import Task
 
@@ -60,6 +61,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         after_work=True,
         tells=(FIELD_WEAK,),
+        proves=(OVER_FIELD,),
         touched_by=(JOIN_WIRE, RENEW_COIL),
     ),
     FIELD_U := quantity(

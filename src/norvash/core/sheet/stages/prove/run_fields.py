@@ -30,6 +30,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_WRONG_WAY,
 )
 from norvash.core.sheet.stages.prove.volts import run_free_words
+from norvash.core.sheet.stages.signed_over import OVER_POWER, OVER_RUN
 
 IN_MACHINE, BARE = "machine", "bare"
 _OUTPUT = (OUTPUT_DEAD, OUTPUT_FLAT, OUTPUT_LOW, OUTPUT_HIGH)
@@ -222,7 +223,7 @@ REST: tuple[Field, ...] = (
         after_work=True,
         record=True,
     ),
-    RAN := tick("ran", "Run", "It ran as it should", needs="power", after_work=True),
+    RAN := tick("ran", "Run", "It ran as it should", needs="power", after_work=True, proves=(OVER_POWER, OVER_RUN)),
 )
 # What stands under a run as soon as it is entered; its way of running is said at the gate.
 FIELDS: tuple[Field, ...] = (*POINT, *REST)

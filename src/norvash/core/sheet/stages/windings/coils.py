@@ -7,6 +7,7 @@ from norvash.core.sheet.fields_made import column, pick, quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.stages.shared import JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE
+from norvash.core.sheet.stages.signed_over import OVER_FIELD
 from norvash.core.sheet.task import Task
 
 MEND_CHAIN = Task(
@@ -129,7 +130,7 @@ FINDINGS = (
     CHAIN_DEAD := finding(
         "chain.dead",
         "a sensor or wear-indicator chain is not as it should be",
-        "plan",
+        "change",
         "mend it, or its warning is lost",
         WINDINGS,
         MEND_CHAIN,
@@ -148,6 +149,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=_OF_COIL,
+        proves=(OVER_FIELD,),
     ),
     FIELD_WHOLE := quantity(
         "field-ohm",
@@ -160,6 +162,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         compared=True,
         tells=_OF_COIL,
+        proves=(OVER_FIELD,),
     ),
     COILS_C := quantity(
         "coils-c",

@@ -10,9 +10,19 @@ from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import BRUSHES, COMMUTATOR, HOLDERS, WINDINGS
 from norvash.core.sheet.stages.brushes.holders import INSULATOR_CRACKED, RENEW_INSULATOR
 from norvash.core.sheet.stages.commutator.seen import CLEAN_AFTER_FLASHOVER
-from norvash.core.sheet.stages.shared import DRY_INSULATION, JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE, SECURE_TURNS, VACUUM
+from norvash.core.sheet.stages.shared import (
+    DRY_INSULATION,
+    JOIN_WIRE,
+    RE_SOLDER,
+    RENEW_ARMATURE,
+    RENEW_SUPPRESSOR,
+    SECURE_TURNS,
+    VACUUM,
+)
+from norvash.core.sheet.stages.signed_over import OVER_INSULATION
 from norvash.core.sheet.stages.stacks import PUT_BACK
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL
+from norvash.core.sheet.stages.windings.seen import SUPPRESSOR_SHORT
 from norvash.core.sheet.task import Task
 from norvash.core.windings.circuits import PLACES
 
@@ -75,6 +85,7 @@ FINDINGS = (
         DRY_INSULATION,
         shows=("insulation", "yes"),
         before_power=True,
+        bars_tests=True,
     ),
     INSULATION_MIDDLING := finding(
         "insulation.middling",
@@ -111,6 +122,7 @@ FINDINGS = (
         WINDINGS,
         DRY_INSULATION,
         before_power=True,
+        bars_tests=True,
     ),
 )
 FIELDS: tuple[Field, ...] = (
@@ -153,10 +165,11 @@ FIELDS: tuple[Field, ...] = (
         compared=True,
         tells=(INSULATION_AGAIN, INSULATION_LOW, INSULATION_MIDDLING, INSULATION_FALLEN),
         hangs_on=(WINDINGS, COMMUTATOR, HOLDERS, BRUSHES),
-        proves=(INSULATOR_CRACKED,),
+        proves=(INSULATOR_CRACKED, SUPPRESSOR_SHORT, OVER_INSULATION),
         touched_by=(
             RENEW_ARMATURE,
             RENEW_INSULATOR,
+            RENEW_SUPPRESSOR,
             RENEW_COIL,
             JOIN_WIRE,
             RE_SOLDER,

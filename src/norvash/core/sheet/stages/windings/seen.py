@@ -2,7 +2,14 @@
 
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.stages.shared import DRY_INSULATION, JOIN_WIRE, RENEW_ARMATURE, SECURE_TURNS, VACUUM
+from norvash.core.sheet.stages.shared import (
+    DRY_INSULATION,
+    JOIN_WIRE,
+    RENEW_ARMATURE,
+    RENEW_SUPPRESSOR,
+    SECURE_TURNS,
+    VACUUM,
+)
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL, SCRAP_MAGNET
 from norvash.core.sheet.task import Task
 
@@ -82,6 +89,7 @@ LOOKED = (
         shows=("insulation", "yes"),
         by_test=True,
         before_power=True,
+        bars_tests=True,
     ),
     WINDINGS_FIELD := finding(
         "windings.field",
@@ -102,6 +110,7 @@ LOOKED = (
         BAND_ARMATURE,
         never_runs=True,
         before_power=True,
+        bars_tests=True,
     ),
     WINDINGS_BROKEN := finding(
         "windings.broken",
@@ -148,6 +157,25 @@ LOOKED = (
         WINDINGS,
         VACUUM,
         DRY_INSULATION,
+    ),
+    SUPPRESSOR_HURT := finding(
+        "suppressor.hurt",
+        "suppressor swollen or leaking",
+        "change",
+        "renew it by one of its rating",
+        WINDINGS,
+        RENEW_SUPPRESSOR,
+    ),
+    SUPPRESSOR_SHORT := finding(
+        "suppressor.short",
+        "suppressor short to the case",
+        "stop",
+        "no power: the case is live; renew it, then measure insulation",
+        WINDINGS,
+        RENEW_SUPPRESSOR,
+        before_power=True,
+        bars_tests=True,
+        proof="value",
     ),
     MAGNETS_CRACKED := finding(
         "magnets.cracked",

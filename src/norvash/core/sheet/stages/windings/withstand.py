@@ -36,6 +36,7 @@ FINDINGS = (
         RENEW_COIL,
         before_power=True,
         one_of=True,
+        bars_tests=True,
     ),
 )
 FIELDS: tuple[Field, ...] = (

@@ -1,0 +1,59 @@
+"""A condemned armature has no cut; one that was made all the same is taken, and proves nothing."""
+
+import pytest
+
+from bench_sheet import Bench
+from conftest import Shop
+from copper_motor import COPPER
+from norvash.core.sheet.judging.commutator.copper_now import copper_now
+from norvash.core.sheet.judging.commutator.says import cut_says
+from norvash.work.slots_here import slots_here
+
+
+@pytest.fixture
+def visit(shop: Shop) -> Bench:
+    bench = Bench(shop.later(days=30), shop.motor(motor_class="industrial", figures=COPPER))
+    bench.put("waive.safe", "on the bench")
+    return bench
+
+
+def planned(visit: Bench) -> tuple[bool, bool]:
+    """Return whether a cut is planned, and whether the one line says what comes first."""
+    rules, now = visit.page.context.rules, copper_now(visit.page.sheet, visit.page.context.rules)
+    says = [s.words for s in cut_says(visit.page.sheet, now, slots_here(visit.shop.conn, rules), rules)]
+    return now.plan is not None, len(says) == 1 and says[0].startswith("no cut: first ")
+
+
+# What condemns an armature, and what mends it before it is cut.
+CONDEMNED = {
+    "a loose bar": ("seen.commutator.raised", "yes", "task.armature"),
+    "a loose bar on the map": ("bar-map", "loose 9", "task.armature"),
+    "an open riser": ("seen.commutator.riser", "yes", "task.armature"),
+    "the growler": ("growler", "fail", "task.armature"),
+    "bar to shaft under its least": ("bar-shaft", "0.2", "task.armature"),
+    "a bar test owed": ("bar-map", "burnt 9, 23", "task.armature"),
+}
+
+
+@pytest.mark.parametrize(("field", "text", "mends"), CONDEMNED.values(), ids=CONDEMNED)
+def test_a_condemned_armature_has_no_cut_and_one_that_was_made_is_taken(
+    visit: Bench, field: str, text: str, mends: str
+) -> None:
+    visit.put("track-d", "96.4\n96.3")
+    assert planned(visit) == (True, False)
+    visit.put(field, text)
+    assert planned(visit) == (False, True)
+    visit.put("cut-done", "95.9")
+    assert "copper.condemned" in {c.finding.id for c in visit.page.found.conditions}
+    visit.put(mends, "yes")
+    assert not planned(visit)[1]
+
+
+def test_a_bar_test_that_is_owed_comes_first(visit: Bench) -> None:
+    visit.put("track-d", "96.4\n96.3")
+    visit.put("bar-map", "burnt 9, 23")
+    assert planned(visit) == (False, True)
+    visit.put("bar-test", "; ".join("1" for _ in range(29)))
+    assert planned(visit) == (False, True)  # nobody says whether the brushes were lifted
+    visit.put("bar-test-lifted", "yes")
+    assert planned(visit) == (True, False)
