@@ -192,3 +192,24 @@ def test_a_changed_rule_changes_the_verdict_and_is_shown() -> None:
     found, said = judge(state(a_round(20, 19, 19.4)), MotorRules(book, "tool"))
     assert found.grade == "watch"
     assert any(f.value == 0.9 and "site figure" in f.basis for r in said.reasons for f in r.figures)
+
+
+# What a shop may set for itself; what stands beyond that in a database of before holds at the bound.
+BOUNDS = {
+    "earth.ohm": (5.0, 0.5),
+    "insulation.other": (0.1, 0.5),
+    "insulation.double": (0.05, 0.5),
+    "insulation.old": (0.2, 0.5),
+    "run.sparks": (3.0, 2.0),
+    "putoff.days": (90.0, 31.0),
+}
+
+
+@pytest.mark.parametrize(("rule_id", "case"), BOUNDS.items(), ids=BOUNDS)
+def test_a_figure_of_the_shop_beyond_its_bound_holds_there_and_says_so(rule_id: str, case: tuple[float, float]) -> None:
+    stored, bound = case
+    book = rulebook_with([ruled(rule_id, stored)])
+    with pytest.raises(InputError, match="outside what this rule can be"):
+        book.check(rule_id, stored)
+    found = MotorRules(book).figure(rule_id)
+    assert (found.value, "held at its bound" in found.basis) == (bound, True)

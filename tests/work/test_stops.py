@@ -45,17 +45,17 @@ def test_what_a_run_showed_keeps_every_later_run_from_the_motor(
 
 # With what stands a test with power on is opened or not: how the motor turns in it, and with how many volts.
 STANDS = {
-    "a loose bar, free": ("seen.commutator.raised=yes", "free 230", False),
+    "a loose bar, free": ("seen.commutator.raised=yes", "free 24", False),
     "a loose bar, by a drill": ("seen.commutator.raised=yes", "driven", False),
     "an earth fault, fed at standstill": ("seen.windings.earth=yes", "still 12", False),
-    "a cracked fan, free": ("seen.drive.fan=yes", "free 230", False),
-    "a hurt cord, free": ("seen.supply.cord=yes", "free 230", False),
-    "a locked bearing, free": ("seen.bearing.locked=yes", "free 230", False),
+    "a cracked fan, free": ("seen.drive.fan=yes", "free 24", False),
+    "a hurt cord, free": ("seen.supply.cord=yes", "free 24", False),
+    "a locked bearing, free": ("seen.bearing.locked=yes", "free 24", False),
     "a locked bearing, by a drill": ("seen.bearing.locked=yes", "driven", True),
     "a shorted armature, fed at standstill": ("seen.commutator.riser=yes", "still 12", True),
     "a locked bearing, volts read": ("seen.bearing.locked=yes", "still", True),
-    "a fan that is renewed and not proven, free": ("seen.drive.fan=yes task.fan=yes", "free 230", True),
-    "nothing, free": ("", "free 230", True),
+    "a fan that is renewed and not proven, free": ("seen.drive.fan=yes task.fan=yes", "free 24", True),
+    "nothing, free": ("", "free 24", True),
 }
 
 
@@ -71,6 +71,14 @@ def test_a_test_that_turns_or_feeds_it_reads_the_stops(shop: Shop, rows: str, pe
         return
     with pytest.raises(InputError, match="Power waits"):
         work.bench.put("permit.open", "a test", 1, **asked)
+
+
+def test_a_test_over_the_volts_of_its_plate_waits_for_the_supply(shop: Shop) -> None:
+    asked = {"who": "Ines", "barriers": "rope", "minutes": "20", "turns": "free"}
+    work = at_work(shop, "industrial", "magnet")
+    with pytest.raises(InputError, match=r"29.5 V is over 1.2 times the nominal 24 V"):
+        work.bench.put("permit.open", "a test", 1, volts="29.5", **asked)
+    work.bench.put("permit.open", "a test", 1, volts="28.5", **asked)
 
 
 def test_a_motor_is_tried_before_it_is_opened_beside_a_stop_that_neither_shocks_nor_flies(shop: Shop) -> None:

@@ -162,7 +162,7 @@ class Rulebook:
         rule = self.rule(rule_id)
         found, words = self._override(rule_id, motor_class, type_id, motor_id)
         if found is not None:
-            return Figure(rule.id, rule.words, found.value, rule.unit, f"{words}, {found.person}, {found.day}")
+            return _held(rule, found, words)
         if not rule.by_class:
             return Figure(rule.id, rule.words, rule.default, rule.unit, "default")
         known = next((name for name in (variant, motor_class or "") if name in rule.by_class), "")
@@ -229,6 +229,13 @@ class Rulebook:
                 f"Give a figure from {low} to {high}.",
                 "value",
             )
+
+
+def _held(rule: Rule, found: Override, words: str) -> Figure:
+    """Return a figure that a shop has set for itself; one beyond what its rule may be holds at the bound, said so."""
+    value = min(max(found.value, rule.low), rule.high)
+    beyond = "" if value == found.value else f"; set at {figure_said(found.value, rule.unit)}, held at its bound"
+    return Figure(rule.id, rule.words, value, rule.unit, f"{words}, {found.person}, {found.day}{beyond}")
 
 
 @dataclass(frozen=True)

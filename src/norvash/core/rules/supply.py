@@ -147,7 +147,7 @@ RULES = (
     Rule(
         id="amps.none", words="share of the usual current without load under which none flows", unit="share", default=0.02, source=_HOUSE, low=0.001, high=0.5
     ),
-    Rule(id="earth.ohm", words="resistance allowed in the protective earth, without its lead", unit="Ω", default=0.1, source=_TRADE, low=0.001, high=5),
+    Rule(id="earth.ohm", words="resistance allowed in the protective earth, without its lead", unit="Ω", default=0.1, source=_TRADE, low=0.001, high=0.5),
     Rule(
         id="lift.person", words="mass that one person may lift", unit="kg", default=25.0, source="usual local rule; the site's own comes first", low=1, high=100
     ),

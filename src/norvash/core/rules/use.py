@@ -141,4 +141,13 @@ RULES = (
         low=0,
         high=365,
     ),
+    Rule(
+        id="putoff.days",
+        words="days for which a change is put off, or left so, while its motor is in use",
+        unit="days",
+        default=7.0,
+        source=_HOUSE,
+        low=0,
+        high=31,
+    ),
 )

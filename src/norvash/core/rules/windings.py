@@ -33,7 +33,7 @@ RULES = (
         unit="MΩ",
         default=1.0,
         source=_TRADE,
-        low=0.01,
+        low=0.5,
         high=1e4,
     ),
     Rule(
@@ -42,7 +42,7 @@ RULES = (
         unit="MΩ",
         default=2.0,
         source=_TRADE,
-        low=0.01,
+        low=0.5,
         high=1e4,
     ),
     Rule(
@@ -60,7 +60,7 @@ RULES = (
         unit="MΩ",
         default=1.0,
         source=_TRADE,
-        low=0.1,
+        low=0.5,
         high=1e4,
     ),
     Rule(

@@ -31,8 +31,8 @@ class Asked:
 
 
 def last_day(today: date, rules: MotorRules) -> date:
-    """Return the last day to which a change is put off while its motor is in use. Source: rule act.now-days"""
-    return today + timedelta(days=rules["act.now-days"])
+    """Return the last day to which a change is put off while its motor is in use. Source: rule putoff.days"""
+    return today + timedelta(days=rules["putoff.days"])
 
 
 def put_off_anew(
@@ -41,7 +41,7 @@ def put_off_anew(
     """Return what is put off, with who has decided so and how often its day was moved.
 
     Raises: InputError for what must not be put off: a stop at all, a change beyond its days, twice, or by the same
-    person again, with what is possible. Source: rule act.now-days
+    person again, with what is possible. Source: rule putoff.days
     """
     put_off, by = asked.record, asked.by
     if grade == "stop":

@@ -1,6 +1,5 @@
 """What the call shows: what stands from earlier visits, the last work on it, and what to bring."""
 
-from collections.abc import Iterator
 from dataclasses import dataclass
 
 from norvash.core.sheet.judging.call_in import complaints
@@ -18,27 +17,24 @@ from norvash.work.sheet_page import SheetPage, last_work
 @dataclass(frozen=True, slots=True, kw_only=True)
 class CallIn:
     """The call: what to bring, what stands from earlier visits, the counter at the opening, the last work,
-    and the section with what is still open; what is `asked` of the complaint.
+    and the section with what is still open; what may be `asked` of the complaint, and whether it is.
     """
 
     bring: tuple[Item, ...]
     before: list[LifeShown]
     asked: list[Entry]
+    asks: bool
     opened_at: float
     last_work: HistoryLine | None
     axis: AxisDrawn | None
 
 
-def _asked(shown: SheetPage) -> Iterator[Entry]:
-    """Yield what is asked of a complaint: which kind it is, where it was said in words only; whether one that was gone
-    has come back.
+def _asks(shown: SheetPage) -> bool:
+    """Tell whether a complaint is asked about: said in words only, of which kind it is; gone at an earlier visit with
+    no cause found, whether it has come back.
     """
-    sheet = shown.sheet
-    if COMPLAINT_ASKED in complaints(sheet) or COMPLAINT_KIND.given(sheet) is not None:
-        yield entry(shown, COMPLAINT_KIND)
-    carried = any(x.finding.id == COMPLAINT_UNKNOWN.id and x.kept is not None and not x.came for x in shown.visit.lives)
-    if carried or COMPLAINT_BACK.given(sheet) is not None:
-        yield entry(shown, COMPLAINT_BACK)
+    carried = (x for x in shown.visit.lives if x.finding.id == COMPLAINT_UNKNOWN.id and not x.came)
+    return COMPLAINT_ASKED in complaints(shown.sheet) or any(x.kept is not None for x in carried)
 
 
 def view(at: At) -> CallIn:
@@ -48,7 +44,8 @@ def view(at: At) -> CallIn:
     return CallIn(
         bring=what_to_bring(shown.context.facts, shown.found, shown.cause, shown.context.rules),
         before=[LifeShown(shown, x) for x in before],
-        asked=list(_asked(shown)),
+        asked=[entry(shown, f) for f in (COMPLAINT_KIND, COMPLAINT_BACK)],
+        asks=_asks(shown),
         opened_at=shown.opened_at,
         last_work=last_work(at.conn, shown),
         axis=axis_drawn(shown.visit, shown.found, parts_now(shown.visit), brief=True) if before else None,

@@ -45,7 +45,7 @@ class LifeShown:
     @property
     def days(self) -> float | None:
         """Return for how many days a change is put off at most while it is in use, None for what is less grave."""
-        return self.shown.context.rules["act.now-days"] if self.life.finding.grade == "change" else None
+        return self.shown.context.rules["putoff.days"] if self.life.finding.grade == "change" else None
 
     @property
     def way(self) -> str:

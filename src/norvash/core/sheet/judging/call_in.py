@@ -68,4 +68,10 @@ def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Ite
         yield 0, replace(COMPLAINT_UNKNOWN.saying(f"{worst.words}: gone, cause not known"), grade=grade)
 
 
-JUDGING = Judging(stage=STAGE, judge=_judge)
+def _answered(sheet: Sheet, _rules: MotorRules) -> Iterator[Finding]:
+    """Yield that nobody had said which kind of complaint it is, where somebody has."""
+    if COMPLAINT.of(sheet) and COMPLAINT_ASKED not in complaints(sheet):
+        yield COMPLAINT_ASKED
+
+
+JUDGING = Judging(stage=STAGE, judge=_judge, answered=_answered)

@@ -74,20 +74,24 @@ _DRIVES: Mapping[str, str] = MappingProxyType(
 _TURNS = {"belt": "belt and pulley", "gears": "gear and pinion", "fan": "fan wheel", "chain": "chain and sprocket"}
 _FIELD_PARTS = ("windings.field", "windings.poles", "windings.interpole", "windings.short", "windings.open-coil")
 _FIELD_ALSO = ("windings.joint", "windings.coil-off", "magnets.cracked", "magnets.weak", "field.weak")
-_ON_DRIVE = ("drive.worn", "drive.belt", "drive.jammed", "pinion.gap", "part.refused.drive")
-_ON_SHAFT = ("drive.shaft", "drive.keyway", "drive.washer", "float.out", "stack.left-out")
+_ON_DRIVE = (
+    *("drive.worn", "drive.belt", "drive.jammed", "pinion.gap", "pinion.under", "part.refused.drive"),
+    *("drive.coupling", "drive.teeth", "drive.gear-dry", "drive.chain"),
+)
+_ON_SHAFT = ("drive.shaft", "drive.shaft-cracked", "drive.keyway", "drive.washer", "float.out", "stack.left-out")
+_ON_TERMINALS = ("chain.dead", "earth.open", "earth.joined", "plug.two-cores", "suppressor.hurt", "suppressor.short")
 # What does not follow from its part: findings by their ids.
 _FINDINGS: Mapping[str, str] = MappingProxyType(
     {
         "windings.binding": "binding",
         **dict.fromkeys((*_FIELD_PARTS, *_FIELD_ALSO), "field"),
-        **dict.fromkeys(("chain.dead", "earth.open", "plug.two-cores"), "terminals"),
+        **dict.fromkeys(_ON_TERMINALS, "terminals"),
         **dict.fromkeys(_ON_DRIVE, "drive"),
         **dict.fromkeys(_ON_SHAFT, "shaft"),
         **dict.fromkeys(("vibration.watch", "vibration.high"), "frame"),
-        "drive.fan": "fan",
+        **dict.fromkeys(("drive.fan", "drive.fan-chipped"), "fan"),
         "ring.squeeze": "seal",
-        "solenoid.bad": "solenoid",
+        **dict.fromkeys(("solenoid.bad", "solenoid.stuck", "solenoid.burnt"), "solenoid"),
     }
 )
 _BY_PART: Mapping[str, str] = MappingProxyType(
@@ -111,7 +115,7 @@ _FIELDS: Mapping[str, str] = MappingProxyType(
         "vibration": "frame",
         **dict.fromkeys(("ring-section", "ring-groove"), "seal"),
         **dict.fromkeys(("teeth", "clutch", "belt", "cushions", "pinion-gap"), "drive"),
-        **dict.fromkeys(("plunger", "solenoid-v"), "solenoid"),
+        **dict.fromkeys(("plunger", "contact", "solenoid-v"), "solenoid"),
     }
 )
 _CIRCUITS = ("core", "core", "field", "terminals")

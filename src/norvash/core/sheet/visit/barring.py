@@ -4,7 +4,6 @@ from norvash.core.sheet.ground import said
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import rework
-from norvash.core.sheet.stages.call_in import COMPLAINT_ASKED
 from norvash.core.sheet.stages.catalogue import TOLD_BY, stage_of
 from norvash.core.sheet.visit.visit import Visit
 
@@ -28,8 +27,7 @@ def changes_said(life: Life) -> str:
 
 def withdrawn(visit: Visit) -> tuple[Life, ...]:
     """Return what was found, was to be changed or worse, and is not found any more, or is milder, without any work."""
-    every = (x for x in visit.found.lives if x.finding.id != COMPLAINT_ASKED.id)
-    return tuple(x for x in every if x.graver is not None and x.graver.grade in _GRAVE)
+    return tuple(x for x in visit.found.lives if x.graver is not None and x.graver.grade in _GRAVE)
 
 
 def barring(visit: Visit) -> tuple[tuple[Life, str], ...]:

@@ -7,7 +7,7 @@ from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.records import DRIVEN, TURNS, PermitRecord
-from norvash.core.sheet.stages.prove.volts import too_much
+from norvash.core.sheet.stages.prove.volts import over_plate, too_much
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
@@ -106,10 +106,21 @@ def _turning(more: Mapping[str, str], facts: Facts, rules: MotorRules) -> tuple[
         volts = parse(part_of(more, "volts", "Say how many volts it gets at most"), "voltage").value
     except InputError as error:
         raise error.at("volts") from None
+    _refuse_volts(volts, turns, facts, rules)
+    return turns, volts
+
+
+def _refuse_volts(volts: float, turns: str, facts: Facts, rules: MotorRules) -> None:
+    """Refuse more volts than its plate bears, or than it may get without load.
+
+    Units: [V]. Raises: InputError. Source: rules supply.high, run.volts-battery, run.start
+    """
+    high = over_plate(volts, facts, rules) if turns else ""
+    if high:
+        raise InputError(f"{high}.", "Set the supply first.", "volts")
     forbidden = too_much(volts, facts, rules, speed_read=False) if turns == "free" else ""
     if forbidden:
         raise InputError(f"Without load {forbidden}.", "Give less, or couple its load.", "volts")
-    return turns, volts
 
 
 def part_of(more: Mapping[str, str], name: str, remedy: str) -> str:

@@ -1,11 +1,11 @@
 """The proof run judged: every figure against plate, type, its own baseline and what must not be passed."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from types import MappingProxyType
 
 from norvash.core.edges import over, under
-from norvash.core.motor.figure_fields import NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
+from norvash.core.motor.figure_fields import NOLOAD_A_MOST, NOLOAD_RPM_LEAST, RATED_A, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.output import output_lacks, output_told
@@ -24,15 +24,19 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, SPARKS, first_look
 from norvash.core.sheet.stages.prove.run_findings import (
     RUN_AMPS,
+    RUN_HEAVY,
     RUN_OVERLOAD,
     RUN_OVERSPEED,
     RUN_SPARKING,
     RUN_SPARKS,
     RUN_SPEED,
+    RUN_VOLTS,
 )
+from norvash.core.sheet.stages.prove.volts import fed_by_battery, over_plate
+from norvash.core.verdict.grades import Grade
 
 # What a stop says of a figure stands for what is less grave of it.
-_LESS = MappingProxyType({RUN_OVERSPEED.id: RUN_SPEED.id, RUN_OVERLOAD.id: RUN_AMPS.id})
+_LESS = MappingProxyType({RUN_OVERSPEED.id: RUN_SPEED.id, RUN_OVERLOAD.id: RUN_AMPS.id, RUN_HEAVY.id: RUN_AMPS.id})
 _OF_STARTER = (NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM)
 
 
@@ -86,7 +90,8 @@ def _told(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: Moto
     if sheet.facts.motor_class == "generator":
         yield from output_told(sheet, [(p.rpm, p.volts) for p in points], rules)
     elif at is not None:
-        yield _volts(sheet, at, rules)
+        yield from _volts(sheet, at, rules)
+        yield from _heavy(sheet, points, rules)
         yield from figures_told(sheet, at, rules)
     yield from _speed_and_current(sheet, points, rules)
     yield from _sparks(points, rules)
@@ -157,17 +162,39 @@ def _short_of_volts(sheet: Sheet, volts: float | None, rules: MotorRules) -> boo
     return bool(volts and rated and not free and under(volts / rated, rules["run.volts"]))
 
 
-def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Said:
+def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Finding]:
     rated = sheet.facts.rated_v
     if at.volts is None:
-        return Said("Volts not read: taken as those of its plate.")
-    if rated is None:
-        return Said(f"{at.volts:g} V; the plate's voltage is not known.")
-    if over(at.volts / rated, rules["supply.high"]):
-        return Said(f"{at.volts:g} V, over the plate's {rated:g} V: set the supply.", False, ("supply.high",))
-    short = _short_of_volts(sheet, at.volts, rules)
-    words = f"{at.volts:g} V, of the plate's {rated:g} V"
-    return Said(f"{words}: run it at those." if short else f"{words}.", False if short else None, ("run.volts",))
+        yield Said("Volts not read: taken as those of its plate.")
+    elif rated is None:
+        yield Said(f"{at.volts:g} V; the plate's voltage is not known.")
+    elif high := over_plate(at.volts, sheet.facts, rules):
+        rule = "run.volts-battery" if fed_by_battery(sheet.facts) else "supply.high"
+        yield Said(f"{high}: set the supply.", False, (rule, "run.volts-stop"))
+        yield replace(RUN_VOLTS.saying(high), grade=_over_plate_grade(at.volts / rated, sheet, rules))
+    else:
+        short = _short_of_volts(sheet, at.volts, rules)
+        words = f"{at.volts:g} V, of the plate's {rated:g} V"
+        yield Said(f"{words}: run it at those." if short else f"{words}.", False if short else None, ("run.volts",))
+
+
+def _over_plate_grade(share: float, sheet: Sheet, rules: MotorRules) -> Grade:
+    """Return how grave it is that it was run over its plate's volts. Units: share [1]."""
+    if over(share, rules["run.volts-stop"]):
+        return "stop"
+    return "plan" if fed_by_battery(sheet.facts) and under(share, rules["run.volts-battery-change"]) else "change"
+
+
+def _heavy(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[Finding]:
+    """Yield a steady current far over that of its plate; what cranks draws it in bursts. Source: rules run.amps-*"""
+    rated = RATED_A.of(sheet.facts.figures)
+    amps = max((p.amps for p in points if p.amps is not None), default=None)
+    if rated is None or amps is None or RUN_HOW.of(sheet) != "load":  # without load over its plate's is a stop already
+        return
+    if under(amps / rated, rules["run.amps-change"]):
+        return
+    said = RUN_HEAVY.saying(f"{amps:g} A, {amps / rated:.1f} times the {rated:g} A of its plate")
+    yield said if under(amps / rated, rules["run.amps-stop"]) else replace(said, grade="stop")
 
 
 def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Finding]:

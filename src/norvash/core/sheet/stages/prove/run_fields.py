@@ -19,6 +19,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_BASELINE,
     RUN_CONTACT,
     RUN_DRAG,
+    RUN_HEAVY,
     RUN_HOT,
     RUN_OVERLOAD,
     RUN_OVERSPEED,
@@ -26,6 +27,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_SPARKING,
     RUN_SPARKS,
     RUN_SPEED,
+    RUN_VOLTS,
     RUN_WEAK_FIELD,
     RUN_WRONG_WAY,
 )
@@ -124,8 +126,8 @@ def _looked(field_id: str, label: str, *choices: tuple[str, str], **more: Unpack
 
 
 POINT: tuple[Field, ...] = (
-    RUN_V := _of_point("run-v", "Volts", "voltage", 50000, _OUTPUT),
-    RUN_A := _of_point("run-a", "Current", "current", 50000, (*_BOTH, RUN_AMPS, RUN_OVERLOAD)),
+    RUN_V := _of_point("run-v", "Volts", "voltage", 50000, (*_OUTPUT, RUN_VOLTS)),
+    RUN_A := _of_point("run-a", "Current", "current", 50000, (*_BOTH, RUN_AMPS, RUN_HEAVY, RUN_OVERLOAD)),
     RUN_RPM := _of_point("run-rpm", "Speed", "speed", 1e5, (*_BOTH, RUN_OVERSPEED, RUN_SPEED, *_OUTPUT)),
     SPARKS := pick(
         "sparks",

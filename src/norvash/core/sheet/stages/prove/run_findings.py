@@ -67,6 +67,18 @@ FINDINGS = (
         "stop",
         "off at once: field, shorted turns, drag and volts first",
     ),
+    RUN_VOLTS := _of_run(
+        "run.volts",
+        "run over the volts of its plate",
+        "change",
+        "set the supply; measure insulation again, and make the bar test where there is one, then run it anew",
+    ),
+    RUN_HEAVY := _of_run(
+        "run.heavy",
+        "a steady current far over that of its plate",
+        "change",
+        "off: load, drag, shorted turns and volts first",
+    ),
     RUN_AMPS := _of_run("run.amps", "current outside its band", "plan", "find why before it goes back"),
     RUN_SPEED := _of_run("run.speed", "speed outside its band", "plan", "find why before it goes back"),
     RUN_BASELINE := _of_run("run.baseline", "not as at its own baseline", "plan", "find what has changed since"),

@@ -52,6 +52,24 @@ def run_free_words(facts: Facts, rules: MotorRules, *, speed_read: bool = True, 
     return most.words if most is not None else "without load at the volts of its plate"
 
 
+def fed_by_battery(facts: Facts) -> bool:
+    """Tell whether its volts are those of a battery, a pack or a vehicle, which charge above their nominal."""
+    return facts.by_battery or facts.motor_class == "starter" or facts.low_voltage
+
+
+def over_plate(volts: float, facts: Facts, rules: MotorRules) -> str:
+    """Return why so many volts are over its plate, empty where they are not, or where its plate is not known.
+
+    Units: [V]. Source: rules supply.high, run.volts-battery
+    """
+    battery = fed_by_battery(facts)
+    most = rules["run.volts-battery"] if battery else rules["supply.high"]
+    if facts.rated_v is None or not over(volts, most * facts.rated_v):
+        return ""
+    of = "the nominal" if battery else "the plate's"
+    return f"{volts:g} V is over {most:g} times {of} {facts.rated_v:g} V"
+
+
 def too_much(volts: float, facts: Facts, rules: MotorRules, *, speed_read: bool, shown: Most | None = None) -> str:
     """Return why a motor must not get so many volts without load, empty where it may. Units: V."""
     try:
