@@ -46,9 +46,9 @@ LIES = {
         "tool",
         "tool protection=protective_earth",
         "20 20",
-        "earth-ohm=2.6",
+        "earth-ohm=0.4",
         "earth.open",
-        "rule:earth.ohm=5",
+        "rule:earth.ohm=0.5",
     ),
     "insulation by rule": (
         "tool",
@@ -56,7 +56,7 @@ LIES = {
         "20 20",
         "insulation-mohm=1.4 insulation-c=40",
         "insulation.low",
-        "rule:insulation.double=0.01",
+        "rule:insulation.double=0.5",
     ),
 }
 
@@ -157,7 +157,7 @@ def test_the_same_bad_value_on_a_second_sheet_is_not_proven(shop: Shop) -> None:
     assert load(shop.conn, work.bench.motor).lives[-1].withdrawn is not None
     later = Work(shop.later(days=1), Bench(shop, work.bench.motor)).safe()
     later.bench.measure("20", "20")
-    later.put("earth-ohm=2.6")
+    later.put("earth-ohm=0.4")
     life = later.bench.life(finding)
     assert (life.state, bool(life.moves)) == ("withdrawn", True)
     later.put("earth-ohm=0.05")
@@ -198,7 +198,7 @@ def test_where_somebody_else_may_write_they_confirm_it_and_no_reading_does(shop:
     for person in ("person-of-test", "person-2"):
         with transaction(shop.conn):
             access.keep_hash(shop.conn, person, "known by", shop.now)
-    work.put("earth-ohm=2.5")
+    work.put("earth-ohm=0.4")
     assert "somebody else" in bars(work.bench.life(finding))
     moved = work.bench.life(finding).moves[0]
     with pytest.raises(Conflict, match="Maud Celliers"):
@@ -210,7 +210,7 @@ def test_where_somebody_else_may_write_they_confirm_it_and_no_reading_does(shop:
 def test_a_named_source_and_one_reading_after_it_do_for_one_alone(shop: Shop) -> None:
     work, finding, change = lied(shop, "a rule for the motor")
     move(work, change, READ)
-    work.put("earth-ohm=2.5")
+    work.put("earth-ohm=0.4")
     life = work.bench.life(finding)
     assert (life.state, bars(life)) == ("withdrawn", "")
     work.put("outcome=service")
