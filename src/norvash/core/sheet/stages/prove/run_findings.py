@@ -71,7 +71,7 @@ FINDINGS = (
         "run.volts",
         "run over the volts of its plate",
         "change",
-        "set the supply; measure insulation again, and make the bar test where there is one, then run it anew",
+        "set the supply; measure insulation again, and make the bar test where there is one, then run it again",
     ),
     RUN_HEAVY := _of_run(
         "run.heavy",
