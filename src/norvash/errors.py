@@ -41,6 +41,10 @@ class Conflict(NorvashError):
     """Somebody else, or an earlier post, has already written here."""
 
 
+class StopHolds(Conflict):
+    """Power waits for something that stops the motor: what was taken all the same is kept as that."""
+
+
 class Unavailable(NorvashError):
     """The database cannot do what was asked just now: `state` is why, `wait_s` when to ask again [s]."""
 

@@ -135,12 +135,16 @@ DRIVE = facts("industrial", 4, construction="shunt", rated_v=220.0, rated_rpm=15
 MAGNET = facts("appliance", 2, construction="permanent-magnet", rated_v=24.0, rated_rpm=3000.0)
 IDLER = facts("appliance", 2, construction="universal", rated_v=230.0, rated_a=5.0)
 DYNAMO = facts("generator", 2, rated_v=12.0)
+VEHICLES = facts("generator", 2, rated_v=12.0, rated_rpm=1500.0)
+PLANT = facts("generator", 4, rated_v=220.0, rated_rpm=1450.0)
 # A motor, what its run read, what it finds and how grave, what is said of it, and what it lacks as a proof.
 RUNS: dict[str, tuple[Facts, dict[str, Any], str, str, str]] = {
     "over its permitted speed, with load": (DRIVE, {"run_how": "load", "run_rpm": (1801.0,)}, "run.overspeed stop", "at most 1 800", ""),
     "a shunt motor at 2 600 without load": (DRIVE, {"run_how": "free", "run_rpm": (2600.0,)}, "run.overspeed stop", "173% of its plate", ""),
     "a little too fast": (DRIVE, {"run_how": "free", "run_rpm": (2000.0,)}, "run.speed plan", "weak field", ""),
-    "not to be judged": (DRIVE, {"run_how": "free", "run_rpm": (1900.0,), "run_a": (4.0,)}, "", "not judged: say its speed without load", ""),
+    "not to be judged": (DRIVE, {"run_how": "free", "run_rpm": (1900.0,), "run_a": (4.0,)}, "", "not judged: say its speed", "its field by ohms or amps"),
+    "not to be judged, and its field read": (DRIVE, {"run_how": "free", "run_rpm": (1900.0,), "run_a": (4.0,), "field_a": 0.6}, "", "up to 30% is usual", ""),
+    "not to be judged, and no amps": (MAGNET, {"run_how": "free", "run_rpm": (3800.0,)}, "", "not judged: say its speed", "its current without load"),
     "a magnet motor at 5 000": (MAGNET, {"run_how": "free", "run_rpm": (5000.0,)}, "run.overspeed stop", "167%", ""),
     "more than its plate without load": (DRIVE, {"run_how": "free", "run_a": (60.0,)}, "run.overload stop", "300% of its plate", ""),
     "much without load": (DRIVE, {"run_how": "free", "run_a": (6.1,)}, "run.amps plan", "up to 30%", ""),
@@ -152,6 +156,9 @@ RUNS: dict[str, tuple[Facts, dict[str, Any], str, str, str]] = {
     "a dead dynamo": (DYNAMO, {"run_rpm": (1100.0, 2200.0), "run_v": (0.05, 0.1)}, "output.dead change", "residual", ""),
     "a dynamo that reaches its plate": (DYNAMO, {"run_rpm": (900.0, 1900.0), "run_v": (5.6, 13.4)}, "", "13.4 V at 1 900 r/min", ""),
     "a dynamo that does not": (DYNAMO, {"run_rpm": (900.0, 1900.0), "run_v": (5.6, 11.0)}, "", "not judged", "the speed of its plate"),
+    "a generator a little fast": (PLANT, {"run_rpm": (800.0, 1600.0), "run_v": (110.0, 225.0)}, "run.speed plan", "110.3% of its plate's", ""),
+    "a generator far too fast": (PLANT, {"run_rpm": (800.0, 1750.0), "run_v": (110.0, 225.0)}, "run.overspeed stop", "120.7% of its plate's", ""),
+    "a vehicle's dynamo over its plate": (VEHICLES, {"run_rpm": (900.0, 1900.0), "run_v": (5.6, 13.4)}, "", "say its permitted speed", ""),
     "a dynamo with no plate": (facts("generator"), {"run_rpm": (900.0, 1900.0), "run_v": (5.6, 11.0)}, "", "not judged", "the volts and the speed"),
 }
 # fmt: on

@@ -92,12 +92,38 @@ CAUTIONS: dict[str, tuple[Facts, str]] = {
     "truck": (facts("traction", 4), "Wheels off the ground"),
     "starter": (facts("starter", 4), "Battery earth lead off first"),
     "dynamo": (facts("generator", 2), "Belt and fan"),
+    # By what it is, and not by its class.
+    "an appliance without a plug": (facts("appliance", 2, rated_v=230.0, has_plug="no"), "Own lock and tag"),
+    "an appliance on a pack": (facts("appliance", 2, rated_v=18.0), "Battery pack out"),
+    "a tool on a pack": (facts("tool", 2, rated_v=18.0), "battery pack out before you touch"),
+    "a tool on a plug": (facts("tool", 2, rated_v=230.0), "plug out and in sight"),
+    "a workshop motor with a plug": (facts("industrial", 4, rated_v=230.0, has_plug="yes"), "Unplugged, the plug"),
+    "a workshop motor on a battery": (facts("industrial", 4, rated_v=48.0, fed_by="battery"), "no ring, no watch"),
+    "a tram": (facts("traction", 4, rated_v=600.0, fed_by="line"), "Line off, own lock and tag"),
+    "600 V": (facts("traction", 4, rated_v=600.0), "it arcs: nothing is opened under current"),
+    "a motor of a fan": (facts("industrial", 4, hangs_load="no", it_turns="fan"), "Fan held"),
+    "a motor of a belt": (facts("industrial", 4, hangs_load="no", it_turns="belt"), "Belt off"),
+    "at height": (facts("industrial", 4, conditions="at height"), "tools tied, nobody below"),
+    "where gas may burn": (facts("industrial", 4, conditions="dust or gas that burns"), "no dust or gas in it"),
+    "old linings": (facts("tool", 2), "asbestos or lead"),
+}
+NOT_SAID = {
+    "a tool on a plug": (facts("tool", 2, rated_v=230.0), "pack out"),
+    "an appliance on a pack": (facts("appliance", 2, rated_v=18.0), "plug in sight"),
+    "12 V": (facts("traction", 4, rated_v=12.0), "it arcs"),
+    "a motor of a fan": (facts("industrial", 4, hangs_load="no", it_turns="fan"), "Suspended loads"),
+    "a dry hall": (facts("industrial", 4, conditions="dry and in use"), "burns"),
 }
 
 
 @pytest.mark.parametrize(("about", "words"), CAUTIONS.values(), ids=CAUTIONS.keys())
 def test_the_gate_shows_what_this_machine_asks_for(about: Facts, words: str) -> None:
-    assert any(words in s.act for s in SAFE.steps(about, RULES))
+    assert any(words in f"{s.act}: {s.caution}" for s in SAFE.steps(about, RULES))
+
+
+@pytest.mark.parametrize(("about", "words"), NOT_SAID.values(), ids=NOT_SAID.keys())
+def test_a_caution_is_not_said_where_it_is_about_something_else(about: Facts, words: str) -> None:
+    assert not any(words in f"{s.act}: {s.caution}" for s in SAFE.steps(about, RULES))
 
 
 AT_POWER: dict[str, tuple[Facts, str, str]] = {

@@ -263,7 +263,7 @@ def test_a_dangerous_state_is_found_held_and_never_signed_clean(state: State, tm
     words = " ".join([*(f"{r.problem} {r.remedy}" for r in played.refused), *last["open"], json.dumps(last)])
     finding, _, grade = state.finds.partition(" ")
     assert last["signed_as"] == "not clean"
-    assert state.refused in words
+    assert state.refused.casefold() in words.casefold()
     assert "is not waived as a whole" in words
     if not finding:
         return
@@ -275,4 +275,5 @@ def test_a_dangerous_state_is_found_held_and_never_signed_clean(state: State, tm
         assert "Out of service" in json.dumps(last)
         assert any(w.startswith("Gate “Before power” is open") for w in last["open"])
         assert any(x.startswith("outcome") for x in refused)
-        assert state.runs or "run-a" in refused
+        # A run that a file tells of is not made undone: it is refused, or kept as taken on a stop.
+        assert state.runs or "run-a" in refused or found["run.on-stop"] == "open"

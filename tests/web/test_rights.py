@@ -1,6 +1,7 @@
 """Every address and every role: who may, who may not, and that nothing is forgotten."""
 
 import re
+from dataclasses import replace
 from pathlib import Path
 
 import pytest
@@ -9,16 +10,21 @@ from starlette.testclient import TestClient
 
 from conftest import Shop
 from norvash.config import Settings
+from norvash.errors import Conflict
 from norvash.store import access
-from norvash.store.access import ROLES
+from norvash.store.access import ROLES, Role
 from norvash.store.database import transaction
 from norvash.store.policies import list_policies
+from norvash.store.signed import ask_pin
 from norvash.web.app import create_app, load_all
 from norvash.web.deps import SESSION_COOKIE
 from norvash.web.rights import RIGHTS, Need, needed
-from norvash.work.may import MAY, at_least, may
+from norvash.work.acting import Change, FromFile, InSession, once
+from norvash.work.may import MAY, NotAllowed, at_least, may
 from norvash.work.motor_types import save_type
 from norvash.work.policing import add_policy
+from norvash.work.sign_in import Device, begin
+from norvash.work.signing import sign
 from pages import ORIGIN, come_in
 
 WITHOUT = "nobody"
@@ -85,6 +91,43 @@ def test_every_role_at_every_address(role: str, served: tuple[FastAPI, dict[str,
         if not as_may_be(address, need, role, status=status, to=to):
             wrong[address] = (need, status, to)
     assert wrong == {}
+
+
+@pytest.mark.parametrize("role", ROLES)
+@pytest.mark.parametrize("way", ["in a session", "from a file"])
+def test_every_job_is_held_where_it_is_written(role: Role, way: str, shop: Shop) -> None:
+    with transaction(shop.conn):
+        access.give_role(shop.conn, shop.person, role)
+        access.begin_signing_in(shop.conn, shop.now)
+    member = access.find_member(shop.conn, shop.person)
+    assert member is not None
+    session = begin(shop.conn, member, Device("a-browser-of-the-tests"), shop.now).session
+    origin = InSession(session.id) if way == "in a session" else FromFile(shop.person, "")
+    may_do = {}
+    for job in MAY:
+        for scope in ("motor", "type"):
+            act = replace(shop.act(), origin=origin)
+            try:
+                once(shop.conn, act, job, typed={}, body=lambda a: Change(a.id, {}, {}), scope=scope)
+            except NotAllowed:
+                may_do[job, scope] = False
+            else:
+                may_do[job, scope] = True
+    assert may_do == {(j, s): at_least(role, may(j, s)) for j, s in may_do}
+
+
+def test_no_signature_is_written_without_the_pin_that_the_shop_asks_for(shop: Shop) -> None:
+    sheet = shop.look(shop.motor())
+    with transaction(shop.conn):
+        access.give_role(shop.conn, shop.person, "lead")
+        ask_pin(shop.conn, True)
+    member = access.find_member(shop.conn, shop.person)
+    assert member is not None
+    session = begin(shop.conn, member, Device("a-browser-of-the-tests"), shop.now).session
+    act, with_pin = replace(shop.act(), origin=InSession(session.id)), InSession(session.id, by_pin=True)
+    with pytest.raises(Conflict, match="asks for the PIN"):
+        sign(shop.conn, act, sheet, "left so by the test", service=True)
+    sign(shop.conn, replace(act, origin=with_pin), sheet, "left so by the test", service=True)
 
 
 def test_a_policy_of_a_whole_type_is_the_leads() -> None:

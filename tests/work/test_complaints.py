@@ -6,8 +6,15 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.errors import InputError
+from norvash.work.logging_use import log_use
 from norvash.work.standing import refresh
 
+BARS = ";".join(["0.40", "0.41", "0.40"] * 4)
+# What is looked for without power before a run to find it.
+FIRST = {
+    "sign.smoke=yes": ("no bar test is made", f"bar-test={BARS}"),
+    "sign.stays-on=yes": ("its switch is not tried apart", "switch-apart=opens"),
+}
 BAND = {"run_v": "230", "run_a": "2", "run_rpm": "12000"}
 # What is said at the call, what it is graded as, and what a paper says of it that is gone without a cause.
 CALLS = {
@@ -40,14 +47,14 @@ def ran(work: Work, answer: str) -> Work:
 def test_it_raises_the_motor_and_not_the_gate_until_it_is_gone(shop: Shop, case: tuple[str, str, str, str]) -> None:
     rows, found, milder, kind = case
     name, _, grade = found.partition(" ")
-    work = at_work(shop, "tool", "tool").put(rows)
+    work = at_work(shop, "tool", "tool bars=12").put(rows)
     here = {c.finding.id: c.finding.grade for c in work.bench.page.found.conditions}
     assert (here, work.bench.page.found.grade) == ({name: grade}, grade)
     assert "omplain" not in work.missing("power")
     if grade == "stop":
         with pytest.raises(InputError, match="say whether that is gone"):
             work.put("outcome=service")
-    ran(work, "unknown").bench.sign()
+    ran(work.put(FIRST.get(rows, ("", ""))[1]), "unknown").bench.sign()
     stands = {x.finding.id: x.finding.grade for x in shop.page(work.bench.motor).standing}
     assert stands == ({"complaint.unknown": milder} if milder else {})
     signed = work.bench.page.row.signed
@@ -72,8 +79,39 @@ def test_one_that_came_back_stands_again(shop: Shop) -> None:
     assert again.page.found.grade == "change"
 
 
+def test_not_come_back_is_said_with_use_or_a_day_in_between(shop: Shop) -> None:
+    ran(work := at_work(shop, "tool", "tool").put("sign.shock=yes"), "unknown").bench.sign()
+    again = Bench(shop.later(minutes=20), work.bench.motor)
+    with pytest.raises(InputError, match="gone only today, and nobody has logged use"):
+        again.put("complaint-back", "not")
+    log_use(shop.conn, shop.later(minutes=5).act(), work.bench.motor, text="3", mode="increment")
+    again.put("complaint-back", "not")
+    assert not [x for x in again.page.visit.lives if x.stands]
+
+
+def test_what_was_found_leads_over_a_complaint_of_the_same_grade(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool").put("sign.shock=yes")
+    work.put("seen.drive.shaft-cracked=yes")
+    found = work.bench.page.found.conditions
+    assert [c.finding.id for c in found if c.finding.grade == "stop"] == ["drive.shaft-cracked", "complaint.shock"]
+
+
 def test_which_kind_it_is_ends_only_the_question(shop: Shop) -> None:
     work = at_work(shop, "tool", "tool").put("complaint=it_stopped complaint-kind=dead")
     assert {x.finding.id for x in work.bench.page.visit.lives if x.stands} == {"complaint.dead"}
     ran(work, "unknown").bench.sign()
     assert work.bench.page.row.signed["signed_as"] == "certificate"
+
+
+@pytest.mark.parametrize(("said", "asks", "answers"), [(k, *v) for k, v in FIRST.items()], ids=FIRST)
+def test_before_a_run_to_find_it_it_is_looked_for_without_power(shop: Shop, said: str, asks: str, answers: str) -> None:
+    work = at_work(shop, "tool", "tool bars=12").put(said)
+    assert asks in work.missing("power")
+    work.put(answers)
+    assert asks not in work.missing("power")
+
+
+def test_what_shocks_is_not_run_with_its_insulation_waived(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool").put("sign.shock=yes")
+    work.bench.put("waiver.insulation", "residual", why="no tester in the hall")
+    assert "insulation" in work.missing("power")

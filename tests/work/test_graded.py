@@ -218,3 +218,22 @@ def test_a_guard_of_a_fan_is_handed_to_its_owner_as_a_stop(shop: Shop) -> None:
     work = at_work(shop, "industrial", FAN).put("seen.guard.off=yes")
     work.bench.put("decide.guard.off", "owner", why="told the owner")
     assert work.bench.page.said.sentence.startswith("The machine must not run: guard off")
+
+
+def test_a_brake_is_proven_by_the_load_that_it_holds_under_a_permit_and_by_no_look(shop: Shop) -> None:
+    work = at_work(shop, "industrial", HOIST).put("seen.brake.fails=yes")
+    work.put("task.brake=yes")
+    with pytest.raises(NorvashError, match="with power on"):
+        work.put("brake-held=1.25")
+    work.put("gone.brake.fails=yes")
+    assert work.bench.life("brake.fails").state != "proven"
+    work.powered("brake-held=1.1")
+    slips = work.bench.life("brake.slips")
+    assert slips.finding.words == "its brake held 1.1 times its load, 1.25 is asked for"
+    assert (slips.state, slips.finding.grade, work.bench.life("brake.fails").state) == (
+        "open",
+        "stop",
+        "done not proven",
+    )
+    work.put("task.brake=yes").powered("brake-held=1.25")
+    assert {work.bench.life(f"brake.{x}").state for x in ("slips", "fails")} == {"proven"}

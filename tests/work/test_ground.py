@@ -7,18 +7,22 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.sheet.ground import said as ground_said
 from norvash.core.sheet.judging.signing import signed_as
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
-from norvash.core.sheet.visit.barring import bars
+from norvash.core.sheet.visit.barring import bars, gone_words, withdrawn
 from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import access, motors, people
 from norvash.store.database import transaction
-from norvash.work.acting import Act
+from norvash.work.access import add_member, give_role
+from norvash.work.acting import Act, FromFile
 from norvash.work.changing_figures import change_figures
 from norvash.work.confirming import confirm
 from norvash.work.loading import load
 from norvash.work.motor_types import save_type
 from norvash.work.ruling import clear_rule, set_rule
+from norvash.work.sheets import enter
+from norvash.work.sighting import AGAIN, Seeing
 
 READ = Explained("read", "its plate")
 OURS = Explained("ours", "we know better")
@@ -205,6 +209,57 @@ def test_where_somebody_else_may_write_they_confirm_it_and_no_reading_does(shop:
         confirm(shop.conn, shop.act(), work.bench.motor, moved.id, source="the plate, read again")
     confirm(shop.conn, other, work.bench.motor, moved.id)
     assert bars(work.bench.life(finding)) == ""
+
+
+def test_who_could_confirm_and_left_is_named_and_so_is_an_account_made_for_it(shop: Shop) -> None:
+    work, finding, change = lied(shop, "a rule for the motor")
+    add_member(shop.conn, shop.later(minutes=1).act(), "Bo Aldous", "technician")
+    other = next(m for m in access.list_members(shop.conn) if m.name == "Bo Aldous")
+    with transaction(shop.conn):
+        for person in ("person-of-test", other.id):
+            access.keep_hash(shop.conn, person, "known by", shop.now)
+    move(work, change, READ)
+    assert "somebody else" in bars(work.bench.life(finding))
+    give_role(shop.conn, shop.later(days=3).act(), other.id, "viewer")
+    moved = work.bench.life(finding).moves[0]
+    assert ground_said(moved).endswith("; Bo Aldous, who could confirm it, left on 3 October 2025")
+    work.put("earth-ohm=0.4")
+    assert bars(work.bench.life(finding)) == ""
+    add_member(shop.conn, shop.later(days=1).act(), "Ela Aldous", "technician")
+    new = next(m for m in access.list_members(shop.conn) if m.name == "Ela Aldous")
+    confirm(shop.conn, replace(shop.act(), person_id=new.id), work.bench.motor, moved.id)
+    words = shop.page(work.bench.motor).rests[0].words
+    assert words.endswith(
+        "confirmed by Ela Aldous, technician, on 4 October 2025, "
+        "whose account Ines Torvald made on 4 October 2025, after the change"
+    )
+
+
+def test_what_a_file_measures_frees_nothing(shop: Shop) -> None:
+    work, finding, change = lied(shop, "a rule for the motor")
+    move(work, change, READ)
+    by_file = replace(shop.later(minutes=1).act(), origin=FromFile("person-of-test", work.bench.motor))
+    there = work.bench.page.sheet.written["earth-ohm", 0, "found"].id
+    seeing = Seeing(sight="found", answer=AGAIN)
+    enter(shop.conn, by_file, work.bench.id, field_id="earth-ohm", place=0, text="0.4", replaces=there, seeing=seeing)
+    assert "once more" in bars(work.bench.life(finding))
+    moved = work.bench.life(finding).moves[0]
+    said = replace(another(shop), origin=FromFile("person-of-test", work.bench.motor))
+    with pytest.raises(Conflict, match="a file says confirms nothing"):
+        confirm(shop.conn, said, work.bench.motor, moved.id)
+    work.put("earth-ohm=0.4")
+    assert bars(work.bench.life(finding)) == ""
+
+
+def test_what_one_person_found_and_another_takes_back_names_the_first(shop: Shop) -> None:
+    work = lied(shop, "a rule for the motor")[0]
+    there = work.bench.page.sheet.written["earth-ohm", 0, "found"].id
+    seeing = Seeing(sight="found", answer="mistyped", why="the wrong line")
+    act = another(shop)
+    enter(shop.conn, act, work.bench.id, field_id="earth-ohm", place=0, text="0.05", replaces=there, seeing=seeing)
+    gone = withdrawn(work.bench.page.visit)
+    assert len(gone) == 1
+    assert gone_words(gone[0]).endswith("was withdrawn on this sheet by Maud Celliers; found by Ines Torvald")
 
 
 def test_a_named_source_and_one_reading_after_it_do_for_one_alone(shop: Shop) -> None:

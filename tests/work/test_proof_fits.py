@@ -110,7 +110,7 @@ def test_crumbling_magnets_do_not_end_by_being_tagged_out(shop: Shop) -> None:
     assert work.bench.states[0, "magnets.cracked"] == "open"
 
 
-STATED = {"rated_v": "230", "variant": "R", "face_angle_deg": "12"}
+STATED = {"rated_v": "230", "variant": "R", "face_angle_deg": "12", "grade_family": "electrographite"}
 # What the set says of itself, and what is found by that.
 SETS = {
     "another voltage, variant and angle": ("K 14", "115 V, Q, 0°", "set.angle set.variant set.volts"),
@@ -120,6 +120,8 @@ SETS = {
     "a face of another angle": ("", "0 deg", "set.angle"),
     "the same": ("K 14", "230 V R 12°", ""),
     "a supply by another name": ("", "240 V", ""),
+    "another grade family": ("K 14 metal-graphite", "R", "set.grade"),
+    "the same family": ("K 14", "R electrographite", ""),
     "nothing said": ("", "", ""),
 }
 
@@ -138,6 +140,29 @@ def test_what_a_set_and_its_motor_both_state_is_compared(shop: Shop, part: str, 
     assert {x.state for x in work.bench.page.found.lives if x.finding.of_set} == {"open"}
     work.bench.fit("22", "22", part="K 14", variant="230 V R 12°", reason="damaged")
     assert {x.state for x in work.bench.page.found.lives if x.finding.of_set} == {"proven"}
+
+
+TYPE = STATED | {"thickness_mm": "6.3", "width_mm": "8", "box_thickness_mm": "6.4"}
+# What is measured of the brushes of a set that nobody offered, and what is found: as an offer would be refused.
+OF_ITS_BRUSHES = {
+    "as its type": ({"brush-t": "6.3", "brush-a": "8", "lead-length": "25"}, ""),
+    "too thick to be dressed": ({"brush-t": "6.55"}, "set.section"),
+    "too thin: it tilts": ({"brush-t": "5.9"}, "set.section"),
+    "too thick for the box that was measured": ({"brush-t": "6.55", "box-t": "6.4"}, "clearance.wrong"),
+    "too wide whatever the box": ({"brush-a": "8.6"}, "set.section"),
+    "a lead as short as its travel": ({"lead-length": "18"}, "set.lead"),
+}
+
+
+@pytest.mark.parametrize(("typed", "found"), OF_ITS_BRUSHES.values(), ids=OF_ITS_BRUSHES)
+def test_a_set_that_nobody_offered_is_judged_as_an_offer_is(shop: Shop, typed: dict[str, str], found: str) -> None:
+    work = Work(shop, Bench(shop, shop.motor(new_length="22", limit="8", figures=TYPE))).safe()
+    work.bench.fit("22", "22", part="K 14")
+    for name, text in typed.items():
+        work.bench.put(name, text, 1)
+    open_ones = {x.finding.id for x in work.bench.page.found.lives if x.state == "open"}
+    assert sorted(x for x in open_ones if x.startswith(("set.", "clearance."))) == found.split()
+    assert all(f.finding.grade == "change" for f in work.bench.page.found.lives if f.finding.id.startswith("set."))
 
 
 # By what the meter shows, whether a current is known: what is found, and how grave it is.

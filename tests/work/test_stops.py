@@ -1,5 +1,7 @@
 """What a stop keeps from a motor: runs, touches, tests that turn or feed it; one thing waived opens no other."""
 
+from dataclasses import replace
+
 import pytest
 
 from at_work import Work, at_work
@@ -7,7 +9,11 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.visit.gating import gate_now
-from norvash.errors import Conflict, InputError, NorvashError
+from norvash.errors import Conflict, InputError, NorvashError, StopHolds
+from norvash.work.access import member_of
+from norvash.work.acting import FromFile, InSession
+from norvash.work.sheets import enter
+from norvash.work.sign_in import Device, begin
 from run_cases import figures_of
 
 SPARKED = "bump=right run-v=230 sparks=3"
@@ -41,6 +47,27 @@ def test_what_a_run_showed_keeps_every_later_run_from_the_motor(
         return
     with pytest.raises(Conflict, match="Before power"):
         work.bench.put(name, value, int(place or 0), answer=answer)
+
+
+@pytest.mark.parametrize("origin", ["queue", "file"])
+def test_what_was_taken_on_a_stop_and_comes_later_is_kept_as_that_until_it_ran_again(shop: Shop, origin: str) -> None:
+    work = at_work(shop, "tool", "tool")
+    work.bench.ready()
+    work.put(SPARKED)
+    act = shop.later(minutes=1).act()
+    queued = InSession(begin(shop.conn, member_of(shop.conn, shop.person), Device("a-browser"), shop.now).session.id)
+    comes = FromFile(shop.person, work.bench.motor) if origin == "file" else replace(queued, waited=True)
+    with pytest.raises(StopHolds):
+        enter(shop.conn, replace(act, origin=queued), work.bench.id, field_id="run-v", place=1, text="229")
+    enter(shop.conn, replace(act, origin=comes), work.bench.id, field_id="run-v", place=1, text="229")
+    life = work.bench.life("run.on-stop")
+    assert (life.state, life.finding.grade) == ("open", "change")
+    assert life.finding.words.startswith("taken while a stop stood: volts 229; the gate “Before power” is not passed")
+    assert ("run-v", 1, "found") not in work.bench.page.sheet.written
+    work.put("task.mend-run=yes")
+    work.bench.ready()
+    work.bench.run(run_v="230", run_a="2", run_rpm="12000")
+    assert work.bench.life("run.on-stop").state == "proven"
 
 
 # With what stands a test with power on is opened or not: how the motor turns in it, and with how many volts.

@@ -8,6 +8,7 @@ from types import MappingProxyType
 
 from norvash.core.sheet.life import KeptLife, Life, Withdrawn
 from norvash.core.sheet.moved import Moved
+from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.records import PutBy, PutOff
 from norvash.core.sheet.visit.kept_finding import kept_finding, words_to_keep
 from norvash.core.verdict.grades import Grade
@@ -17,8 +18,24 @@ from norvash.store.moved import moves_of
 # The act that withdraws a life: the change on which it rests, else the one that is being written, the newest of all.
 _ACT_AT_HAND = """case when :gone then coalesce((select act_id from moved where id = :move),
                                                 (select id from act order by seq desc limit 1)) end"""
+_NEWEST_ACT = "(select id from act order by seq desc limit 1)"
 _LONG_AGO = "0001-01-01"
 _TEMPORARY = "repair.temporary"
+_STANDING = """
+    select l.*, a.at as withdrawn_at, a.seq as withdrawn_seq, p.name as withdrawn_by, fp.name as found_by,
+           null as dropped_at, null as set_at, 0 as later, l.rowid as nth
+    from life l left join act a on a.id = l.withdrawn_act_id left join person p on p.id = a.person_id
+    left join act fa on fa.id = l.found_act_id left join person fp on fp.id = fa.person_id
+    where l.motor_id = :id and l.ended_act_id is null
+    union all
+    select l.*, null, null, null, null, a.at,
+           (select max(f.at) from act f where f.motor_id = l.motor_id and f.job = 'fit a new set'), 1, l.rowid
+    from life l join act a on a.id = l.ended_act_id
+    where l.motor_id = :id and l.state = 'dropped' and l.ended_act_id is not null and l.grade in ('plan', 'change')
+      and l.part <> :complaint
+      and not exists (select 1 from life n where n.sheet_id in (select id from sheet where motor_id = :id)
+                      and n.finding = l.finding and n.position_number = l.position_number and n.rowid > l.rowid)
+    order by later, nth"""
 _NO_GROUND: Mapping[str, Mapping[str, float | str]] = MappingProxyType({})
 
 
@@ -52,20 +69,24 @@ def _withdrawn(row: Row, moves: tuple[Moved, ...]) -> Withdrawn | None:
         seq=row["withdrawn_seq"] or 0,
         person=row["withdrawn_by"] or "",
         why=row["withdrawn_why"],
+        found_by=row["found_by"] or "",
         moves=moves,
         free=bool(row["free"]),
     )
 
 
 def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
-    """Return the lives of a motor that have not ended, in the order in which they began."""
-    rows = conn.execute(
-        """select l.*, a.at as withdrawn_at, a.seq as withdrawn_seq, p.name as withdrawn_by
-           from life l left join act a on a.id = l.withdrawn_act_id left join person p on p.id = a.person_id
-           where l.motor_id = :id and l.ended_act_id is null order by l.rowid""",
-        {"id": motor_id},
-    ).fetchall()
-    return tuple(_kept(r, moves_of(conn, r["id"]) if r["state"] == "withdrawn" else ()) for r in rows)
+    """Return the lives of a motor that have not ended, in the order in which they began, then what was dropped on a
+    signed sheet though it stood: it comes up at the next call.
+    """
+    rows = conn.execute(_STANDING, {"id": motor_id, "complaint": COMPLAINT.id}).fetchall()
+    kept = ((r, _kept(r, moves_of(conn, r["id"]) if r["state"] == "withdrawn" else ())) for r in rows)
+    return tuple(k for r, k in kept if r["dropped_at"] is None or _comes_up(k, r))
+
+
+def _comes_up(kept: KeptLife, row: Row) -> bool:
+    """Tell whether what was dropped comes up again: it did not go with the set that it was on."""
+    return kept.finding.known and not (kept.finding.of_brush and (row["set_at"] or "") > row["dropped_at"])
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -159,9 +180,9 @@ def begin_lives(
             gone = life.state == "withdrawn"
             conn.execute(
                 f"""insert into life (id, motor_id, sheet_id, position_number, finding, part, grade, words, state, who,
-                                     why, withdrawn_act_id, withdrawn_why, free, ground_json)
+                                     why, withdrawn_act_id, withdrawn_why, free, ground_json, found_act_id)
                    values (:id, :motor_id, :sheet_id, :position, :finding, :part, :grade, :words, :state, '', '',
-                           {_ACT_AT_HAND}, :reason, :free, :ground)
+                           {_ACT_AT_HAND}, :reason, :free, :ground, {_NEWEST_ACT})
                    on conflict (id) do update set grade = excluded.grade, words = excluded.words,
                        ground_json = case when excluded.state = 'withdrawn' then ground_json
                            else coalesce(excluded.ground_json, ground_json) end,

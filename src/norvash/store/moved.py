@@ -10,7 +10,14 @@ from norvash.core.text.words import day_words
 from norvash.store.database import Connection, Row
 
 _MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by, cp.role as confirmed_role,
-                   ca.at as confirmed_at,
+                   ca.at as confirmed_at, cp.made_at as confirmer_made_at,
+                   (select mp.name from act ma join person mp on mp.id = ma.person_id
+                    where ma.job = 'add a person' and ma.result_id = cp.id) as confirmer_made_by,
+                   (select json_extract(la.after_json, '$.name') || ', who could confirm it, left on ' || la.at
+                    from act la join person lp on lp.id = la.result_id
+                    where la.job = 'give a role' and la.at >= a.at and la.result_id <> a.person_id
+                      and lp.role = 'viewer' and json_extract(la.after_json, '$.role') = 'viewer'
+                    order by la.seq desc limit 1) as left,
                    not exists (select 1 from secret s join person q on q.id = s.person_id
                                where q.id <> a.person_id and q.role <> 'viewer') as alone
             from moved m join act a on a.id = m.act_id join person p on p.id = a.person_id
@@ -39,6 +46,7 @@ def moved_of(row: Row) -> Moved:
         confirmed_by=row["confirmed_by"],
         confirmed_how=_how(row),
         alone=bool(row["alone"]),
+        left=_left(row["left"]) if row["alone"] else "",
     )
 
 
@@ -47,7 +55,17 @@ def _how(row: Row) -> str:
     if not row["confirmed_at"]:
         return ""
     on = day_words(datetime.fromisoformat(row["confirmed_at"]).date())
-    return f"{row['confirmed_by']}, {row['confirmed_role']}, on {on}"
+    words = f"{row['confirmed_by']}, {row['confirmed_role']}, on {on}"
+    if row["confirmer_made_by"] is None or row["confirmer_made_at"] <= row["at"]:
+        return words
+    made = day_words(datetime.fromisoformat(row["confirmer_made_at"]).date())
+    return f"{words}, whose account {row['confirmer_made_by']} made on {made}, after the change"
+
+
+def _left(words: str | None) -> str:
+    """Return who could have confirmed a change and left, with the day; empty where nobody did."""
+    who, _, at = (words or "").rpartition(" ")
+    return f"{who} {day_words(datetime.fromisoformat(at).date())}" if who else ""
 
 
 def list_unconfirmed(conn: Connection, motor: Motor) -> tuple[Moved, ...]:

@@ -8,7 +8,7 @@ import secrets
 from collections import OrderedDict
 from collections.abc import AsyncIterator, Hashable, Iterator
 from contextlib import contextmanager
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from pathlib import Path
 from typing import Annotated
@@ -222,4 +222,7 @@ def act_of(typed: dict[str, str], who: Person | None, now: datetime) -> Act:
     if who is None:
         raise NotSignedIn("Nobody is signed in here.", "Sign in, then send this again.")
     explained = Explained(typed.get("ground", ""), typed.get("source", "")[:200], typed.get("listed", ""))
-    return Act(typed.get("act_id", ""), who.id, now, in_session(who), explained)
+    origin = in_session(who)
+    if origin is not None and typed.get("waited") == "yes":
+        origin = replace(origin, waited=True)
+    return Act(typed.get("act_id", ""), who.id, now, origin, explained)

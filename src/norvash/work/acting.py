@@ -9,7 +9,8 @@ from typing import Protocol, TypeVar
 
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
-from norvash.store import people
+from norvash.store import access, people
+from norvash.store.access import Role
 from norvash.store.database import Connection, transaction
 from norvash.work.may import NotAllowed, at_least, may
 from norvash.work.told import remember, telling
@@ -28,9 +29,13 @@ class FromFile:
 
 @dataclass(frozen=True, slots=True)
 class InSession:
-    """In which session of somebody signed in an act was made."""
+    """In which session of somebody signed in an act was made; whether it `waited` in a browser before it was sent, and
+    whether the PIN of the device was given with it.
+    """
 
     id: str
+    waited: bool = False
+    by_pin: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -150,8 +155,7 @@ def once(
             return earlier.result_id
         if person is None:
             raise NotFound(*people.UNKNOWN)
-        if isinstance(act.origin, InSession) and not at_least(person.role, may(job, scope)):
-            raise NotAllowed(may(job, scope))
+        hold_role(conn, act, person.role, may(job, scope))
         if first is not None:
             first()
         ordered = replace(act, at=_in_order(act.at, last_at))
@@ -169,6 +173,20 @@ def once(
         )
         remember(conn, change.motor_id)
         return change.result_id
+
+
+def hold_role(conn: Connection, act: Act, role: str, needed: Role) -> None:
+    """Refuse what the role of whoever is signed in may not do; of a file it is the role of whoever plays it.
+
+    Raises: NotAllowed.
+    """
+    if isinstance(act.origin, FromFile):
+        player = access.find_member(conn, act.origin.by)
+        role = player.role if player is not None else ""
+        if access.signs_in_since(conn) is None:
+            return
+    if act.origin is not None and not at_least(role, needed):
+        raise NotAllowed(needed)
 
 
 def in_order(conn: Connection, act: Act) -> Act:

@@ -2,11 +2,13 @@
 
 from datetime import date, timedelta
 
+from norvash.core.edges import over
 from norvash.core.sheet.field import Decision, Field
 from norvash.core.sheet.judging.signs_shown import may_have_been
 from norvash.core.sheet.life import At, Life
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.records import PutOff
+from norvash.core.sheet.stages.call_in import COMPLAINT_BACK, COMPLAINT_UNKNOWN
 from norvash.core.sheet.stages.catalogue import FINDINGS, SEEN, TASKS, TOLD_BY
 from norvash.core.sheet.stages.decide import OUTCOME, RUNS, decided_finding
 from norvash.core.sheet.stages.own_tasks import OWN_TASK, own_place
@@ -17,6 +19,8 @@ from norvash.core.sheet.visit.proving import proof_asked
 from norvash.core.sheet.visit.ways import taken_work
 from norvash.core.text.words import day_words
 from norvash.errors import InputError
+from norvash.store import sheets
+from norvash.store.database import Connection
 from norvash.work.context import Context
 from norvash.work.standing import judge
 
@@ -64,6 +68,27 @@ def _check_said(context: Context, field: Field, place: int, word: str, today: da
         _may_run(judge(context, today).found.lives)
     if looked := gone_finding(field):
         _look_proves(context, judge(context, today).found.lives, (place, looked))
+
+
+def check_come_back(conn: Connection, context: Context, field: Field, word: str, today: date) -> None:
+    """Refuse to say that a complaint has not come back on the day on which it was gone, with no use since.
+
+    Raises: InputError.
+    """
+    if field is not COMPLAINT_BACK or word != "not":
+        return
+    kept = next((k for k in context.lives if k.finding.id == COMPLAINT_UNKNOWN.id), None)
+    row = sheets.fetch_sheet(conn, kept.sheet_id) if kept is not None else None
+    gone = row.signed_at if row is not None else None
+    if gone is None or gone.date() < today:
+        return
+    before = max((e.total_units for e in context.entries if e.at <= gone), default=0.0)
+    if not any(over(e.total_units, before) for e in context.entries if e.at > gone):
+        raise InputError(
+            "It was gone only today, and nobody has logged use since.",
+            "Log the use since then, or ask again another day: until then it stands as it is.",
+            "value",
+        )
 
 
 def _left_until(context: Context, at: At, day: date, today: date) -> None:

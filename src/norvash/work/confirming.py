@@ -41,8 +41,8 @@ def confirm(conn: Connection, act: Act, motor_id: str, moved_id: str, source: st
     """Confirm a change that something of a motor rests on; whoever made it names its source instead, where nobody else
     here may confirm it. Return its id.
 
-    Raises: Conflict where there is none any more, or where somebody else may confirm one's own; InputError where
-    whoever made it names no source.
+    Raises: Conflict where there is none any more, where somebody else may confirm one's own, or where a file says so;
+    InputError where whoever made it names no source.
     """
 
     def prepare(now: Act) -> Saying:
@@ -54,6 +54,11 @@ def confirm(conn: Connection, act: Act, motor_id: str, moved_id: str, source: st
             raise Conflict("This change is put back, or nothing of this motor rests on it.", "Look at the motor again.")
         if change.confirmed_by:
             raise Conflict(f"{change.confirmed_by} has confirmed it already.", "Look at the motor as it is now.")
+        if now.record is not None and not words:
+            raise Conflict(
+                "What a file says confirms nothing here.",
+                "Somebody who is signed in here confirms it; until then it rests.",
+            )
         own = people.fetch_person(conn, now.person_id).name == change.person
         others = [m.name for m in access.list_members(conn) if m.may_write and m.id != now.person_id] if own else []
         if others:

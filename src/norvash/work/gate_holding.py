@@ -15,10 +15,10 @@ from norvash.core.sheet.stages.windings.insulation import WAIVE_INSULATION
 from norvash.core.sheet.visit.gate_ticked import ticked
 from norvash.core.sheet.visit.gating import gate_now
 from norvash.core.sheet.visit.lives import lives
-from norvash.core.sheet.visit.stops import of_that_run, stop_on_turning
+from norvash.core.sheet.visit.stops import holds_power, of_that_run, stop_on_turning
 from norvash.core.sheet.visit.walk import open_permits, permitted
 from norvash.core.text.words import listed
-from norvash.errors import Conflict
+from norvash.errors import Conflict, StopHolds
 from norvash.work.context import Context
 from norvash.work.standing import judge
 
@@ -83,8 +83,10 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime, *, o
     now_is = ticked(gate, sheet, context.rules) if gate is SAFE else gate_now(gate, visit)
     now_is = _but_for_the_run(now_is) if of_run else now_is
     if now_is.is_open:
+        stops = {f"{x.finding.id}.{x.position}" for x in lives(context.state.told) if holds_power(x)}
+        refused = StopHolds if not now_is.to_do and all(h.id in stops for h in now_is.held) else Conflict
         more = " and more" * (len(now_is.missing) > _MOST_MISSING)
-        raise Conflict(
+        raise refused(
             f"The gate “{gate.words}” is not passed yet: {listed(list(now_is.missing[:_MOST_MISSING]))}{more}.",
             "Settle it first; what you typed is kept in its field.",
             "value",
@@ -130,7 +132,7 @@ def _hold_turning(sheet: Sheet, field: Field, place: int, context: Context, *, a
     life = stop_on_turning(standing, sheet)
     if life is not None:
         stop = life.finding
-        raise Conflict(f"Power waits: {stop.words}.", f"{stop.decision[0].upper()}{stop.decision[1:]}.", "value")
+        raise StopHolds(f"Power waits: {stop.words}.", f"{stop.decision[0].upper()}{stop.decision[1:]}.", "value")
 
 
 def _hold_unfit(context: Context) -> None:
@@ -138,4 +140,4 @@ def _hold_unfit(context: Context) -> None:
     standing = ((x.position, x.finding) for x in lives(context.state.told) if x.stands)
     found = unfit(standing)
     if found is not None:
-        raise Conflict(f"Power waits: {found.words}.", f"{found.decision[0].upper()}{found.decision[1:]}.", "value")
+        raise StopHolds(f"Power waits: {found.words}.", f"{found.decision[0].upper()}{found.decision[1:]}.", "value")

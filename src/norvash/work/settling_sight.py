@@ -12,9 +12,10 @@ from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
 from norvash.work.context import Context
+from norvash.work.entered import entered, told
 from norvash.work.loading import load
 from norvash.work.saying import Saying, say
-from norvash.work.sheets import entered, kept_field, told, unsigned
+from norvash.work.sheets import kept_field, unsigned
 from norvash.work.standing import foresee
 
 # A value that stands there twice already, or that is of neither sight: it is let go.

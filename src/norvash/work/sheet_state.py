@@ -15,10 +15,10 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.ground import Ground, ThenMade, graver
+from norvash.core.sheet.judging.brushes.fitted import differences
 from norvash.core.sheet.judging.noted import answered, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
 from norvash.core.sheet.sheet import Baseline, Lent, Sheet, Spot
-from norvash.core.sheet.stages.brushes.stated import differences
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
 from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
@@ -192,12 +192,12 @@ def _sights(
 ) -> tuple[dict[At, Finding], dict[At, Finding]]:
     """Return what is found on a sheet, its rounds and by what its set states, as it was found and as it is now."""
     worn_mm, old = _worn(sets, figures), [s for s in sets if s.sheet_id != sheet.id] or sets[:1]
-    stated = [(0, f) for f in differences(sets[-1], figures)]
+    stated = [(0, f) for f in differences(sets[-1], sheet, figures, rules)]
     now = _by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen), *stated])
     before = sheet.as_found
     if before is sheet and not any(r.seen_left for r in here) and old[-1] is sets[-1]:
         return now, now
-    stated = [(0, f) for f in differences(old[-1], figures)]
+    stated = [(0, f) for f in differences(old[-1], before, figures, rules)]
     return _by_place([*noted(before, rules, worn_mm), *(n for r in here for n in r.as_found.seen), *stated]), now
 
 

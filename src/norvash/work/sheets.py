@@ -4,37 +4,36 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
 from norvash.core.record.record import SheetRow
-from norvash.core.record.said import Said
 from norvash.core.record.sheet import Entered
-from norvash.core.sheet.field import YES, Field
+from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.judging.commutator.whole_map import of_painting
 from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PaintedMap, SlotTime
-from norvash.core.sheet.sheet import Sheet, Spot
-from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE, CUT_MINUTES
 from norvash.core.sheet.stages.gates import GATES, SAFE
 from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, read_anew, touched, work_beside
 from norvash.core.sheet.visit.entry_read import Read
 from norvash.core.sheet.visit.typed import place_of, read_entry
-from norvash.errors import Conflict, InputError, NotFound
+from norvash.errors import Conflict, InputError, NotFound, StopHolds
 from norvash.store import people, sheets
 from norvash.store.database import Connection
 from norvash.store.records import kept
 from norvash.work.acting import Act, Change
-from norvash.work.asked_for import check_asked, names_nothing
+from norvash.work.asked_for import check_asked, check_come_back, names_nothing
 from norvash.work.context import Context
+from norvash.work.entered import entered, told
 from norvash.work.gate_holding import hold_entry
 from norvash.work.loading import load
-from norvash.work.marks import mark_of
 from norvash.work.putting import Put, There, put
 from norvash.work.saying import Saying, say
-from norvash.work.sheet_state import compared_with, compares, put_together
+from norvash.work.sheet_state import put_together
 from norvash.work.sighting import AGAIN, Seeing, sight_for
 from norvash.work.standing import Judged, foresee, judge
+from norvash.work.taken_on_stop import comes_later, given_on_stop, taken_on_stop
 
 NOT_SAID = Seeing()
 
@@ -63,9 +62,15 @@ def enter(
         sheet = sheet_of(conn, context, sheet_id)
         field = _field(field_id, place, context, taken_back=not text.strip())
         again = seeing.answer in (AGAIN, "left")
-        hold_entry(sheet, field, place, context, now.at, taken_back=not text.strip(), again=again)
+        person = people.fetch_person(conn, now.person_id).name
+        try:
+            hold_entry(sheet, field, place, context, now.at, taken_back=not text.strip(), again=again)
+        except StopHolds as stop:
+            if not comes_later(now):
+                raise
+            return taken_on_stop(context, sheet, given_on_stop(now, person, field, text, stop))
         touching = _touched(context, sheet, field, place)
-        person, alone = people.fetch_person(conn, now.person_id).name, len(people.list_people(conn)) < 2
+        alone = len(people.list_people(conn)) < 2
         value = _Entry(
             conn=conn,
             now=now,
@@ -126,6 +131,7 @@ class _Entry:
         more = of_painting(self.more, self._given(sight))
         read = _read(self.field, self.place, self.text, more, context=self.context, sheet=self.sheet, by=self.by)
         check_asked(self.context, self.field, self.place, read, self.now.at.date())
+        check_come_back(self.conn, self.context, self.field, read.word, self.now.at.date())
         given = Given(
             id=self.now.id,
             typed=read.typed,
@@ -216,33 +222,6 @@ def _read(
     from norvash.core.sheet.judging.commutator.cut_made import cut_record
 
     return replace(read, record=cut_record(sheet, read.number, context.rules))
-
-
-def entered(context: Context, field: Field, spot: Spot, given: Given | None) -> Entered:
-    """Return what is entered at one place of a motor's newest sheet, with what it leaves on the motor for good."""
-    row = context.row
-    if row is None:
-        raise LookupError("nothing can be entered without a sheet")
-    leaves = given if field.marks and given is not None and given.stands else None
-    return Entered(
-        sheet_id=row.id,
-        spot=spot,
-        given=given,
-        marks=field.marks,
-        mark=mark_of(field, row.number, leaves) if leaves is not None else None,
-        shortest=given is not None and given.word == YES if field is SHORTEST_ONLY else None,
-    )
-
-
-def told(conn: Connection, context: Context, *said: Said) -> Context:
-    """Return a motor after entries: what its newest sheet is compared with follows from what stands on it."""
-    made = context.after(*said)
-    if made.row is None or made.written is context.written:
-        return made
-    now, then = made.written, context.written
-    moved = {spot[0] for spot in now.keys() | then.keys() if now.get(spot) is not then.get(spot)}
-    compared = compared_with(conn, made.row, made.written) if any(map(compares, moved)) else made.compared
-    return replace(made, compared=compared)
 
 
 def sheet_of(conn: Connection, context: Context, sheet_id: str) -> Sheet:

@@ -54,9 +54,12 @@ def confirm_played(conn: Connection, act: Act, sheet_id: str) -> str:
 
 def check_closes(conn: Connection, act: Act, opened_by: str) -> None:
     """Let whoever is signed in sign a sheet that they opened, and a lead any; where nobody signs in nobody is asked.
+    Where the shop asks for the PIN at each signature, there is none without it, whatever address it came by.
 
-    Raises: NotAllowed.
+    Raises: NotAllowed; Conflict without the PIN.
     """
+    if isinstance(act.origin, InSession) and signatures.asks_pin(conn) and not act.origin.by_pin:
+        raise Conflict("This shop asks for the PIN at each signature.", "Sign in a browser, on your own device.")
     if not isinstance(act.origin, InSession) or access.signs_in_since(conn) is None:
         return
     member = access.find_member(conn, act.person_id)

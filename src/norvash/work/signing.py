@@ -20,11 +20,12 @@ from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
 from norvash.work.context import Context
+from norvash.work.entered import entered, told
 from norvash.work.loading import load
 from norvash.work.measuring import forecast_left
 from norvash.work.saying import Saying, say
 from norvash.work.sheet_page import SheetPage, shown
-from norvash.work.sheets import entered, told, unsigned
+from norvash.work.sheets import unsigned
 from norvash.work.signed_how import check_closes
 from norvash.work.standing import foresee, judge
 from norvash.work.visit_told import visit_told

@@ -16,9 +16,10 @@ from norvash.store import entries, people, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
 from norvash.work.context import Context
+from norvash.work.entered import entered, told
 from norvash.work.loading import load
 from norvash.work.saying import Saying, say
-from norvash.work.sheets import entered, kept_field, told, unsigned
+from norvash.work.sheets import kept_field, unsigned
 from norvash.work.sighting import reason_of
 from norvash.work.standing import foresee, judge
 

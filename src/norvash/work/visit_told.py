@@ -292,6 +292,7 @@ def _slip(life: Life) -> Plain:
         "place": life.place,
         "words": (life.graver or life.finding).words,
         "by": gone.person if gone is not None else "",
+        "found_by": gone.found_by if gone is not None else "",
         "why": gone.why if gone is not None else "",
         "changes": [said(m) for m in life.moves],
         "softened": life.state != "withdrawn",

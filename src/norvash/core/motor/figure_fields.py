@@ -40,7 +40,11 @@ LIMIT_SOURCES = {
     "site": "site rule",
 }
 UNITS_OF_USE = ("hours", "starts", "years")
-SURROUNDINGS = ("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor")
+BURNS, AT_HEIGHT = "dust or gas that burns", "at height"
+SURROUNDINGS = (
+    *("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor"),
+    *(BURNS, AT_HEIGHT, "in public"),
+)
 PROTECTIONS = ("protective earth", "double insulated", "extra-low voltage")
 CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "separately excited", "permanent-magnet")
 # What a machine turns or is turned by, as far as it can hurt while the motor is proven.

@@ -55,7 +55,7 @@ LIMITS = (
         unit="mm",
         default=2.0,
         source=_TRADE,
-        low=0,
+        low=2,
         high=20,
     ),
     Rule(

@@ -128,6 +128,7 @@ RUN = (
         low=2,
         high=20,
     ),
+    Rule(id="brake.held", words="load that a brake holds", unit="times", default=1.25, source=_TRADE, low=1, high=2),
     Rule(
         id="run.shut-down",
         words="sparks, from 0 to 4, from which it is shut down",
@@ -173,7 +174,7 @@ RUN = (
         default=1.5,
         source=_TRADE,
         low=1,
-        high=3,
+        high=1.5,
     ),
     Rule(
         id="speed.weak-field",

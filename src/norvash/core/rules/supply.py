@@ -61,7 +61,12 @@ CABLES = (
     Rule(id="cable.rest", words="rest between two bursts where it is not stated", unit="s", default=120.0, source=_TRADE, low=1, high=3600),
 )
 
+DRIVEN = (
+    Rule(id="speed.driven-plan", words="times its plate's speed over which it is driven too fast", unit="", default=1.1, source=_TRADE, low=1, high=1.2),
+    Rule(id="speed.driven-stop", words="times its plate's speed over which it must not be driven", unit="", default=1.2, source=_TRADE, low=1, high=1.5),
+)
 RULES = (
+    *DRIVEN,
     Rule(id="taps.top", words="how far the top speed setting may be from the supply", unit="share", default=0.03, source=_TRADE, low=0, high=0.5),
     Rule(id="taps.step", words="how far a speed setting may be from what is expected of it", unit="share", default=0.08, source=_TRADE, low=0, high=0.5),
     Rule(id="taps.dead", words="share of the supply under which a setting is dead", unit="share", default=0.05, source=_HOUSE, low=0, high=0.5),

@@ -5,6 +5,8 @@ from dataclasses import dataclass
 from norvash.core.edges import over, under
 from norvash.core.motor.classes import HEAVY
 from norvash.core.motor.figure_fields import (
+    AT_HEIGHT,
+    BURNS,
     CAPACITORS,
     CONSTRUCTION,
     DRIVES_WHEELS,
@@ -158,6 +160,39 @@ class Facts:
         """Tell whether it has a plug: an appliance or a tool on a mains, until its record says otherwise."""
         said = HAS_PLUG.of(self.figures)
         return said == "yes" or (not said and self.motor_class in ("appliance", "tool") and not self.low_voltage)
+
+    @property
+    def feed(self) -> str:
+        """Return what feeds it: a plug, a pack, a fixed supply, a line, a battery, or the engine that drives it."""
+        said = FED_BY.of(self.figures)
+        if self.motor_class == "generator":
+            return "engine"
+        if said or self.motor_class in ("starter", "traction"):
+            return said or "battery"
+        if self.plugged:
+            return "plug"
+        return "pack" if self.motor_class in ("tool", "appliance") and self.low_voltage else "fixed"
+
+    @property
+    def arcs(self) -> bool:
+        """Tell whether direct current feeds it at a voltage that draws an arc where it is opened."""
+        direct = self.motor_class in ("industrial", "traction", "generator") and self.construction != "universal"
+        return direct and self.rated_v is not None and over(self.rated_v, _VEHICLE_V)
+
+    @property
+    def burning_air(self) -> bool:
+        """Tell whether dust or gas that burns may be round it."""
+        return WHERE_IT_STANDS.of(self.figures) == BURNS
+
+    @property
+    def high_up(self) -> bool:
+        """Tell whether it is worked on at height."""
+        return WHERE_IT_STANDS.of(self.figures) == AT_HEIGHT
+
+    @property
+    def wet(self) -> bool:
+        """Tell whether it stands in the wet."""
+        return WHERE_IT_STANDS.of(self.figures) in ("wet", "salt", "outdoor")
 
     @property
     def drives_wheels(self) -> bool:

@@ -132,7 +132,7 @@ def said(m: Moved) -> str:
     words, before, after = _named(m.kind, m.name, m.before, m.after)
     how = {"read": "read again from ", "first": "first stated from ", "ours": "decided by us: "}.get(m.answer, "")
     source = f", {how}{m.source}" if m.source else ""
-    confirmed = f"; confirmed by {m.confirmed_how}" if m.confirmed_how else ""
+    confirmed = f"; confirmed by {m.confirmed_how}" if m.confirmed_how else f"; {m.left}" if m.left else ""
     return f"{words} {before} → {after}{source}, {m.person}{confirmed}"
 
 

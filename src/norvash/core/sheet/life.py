@@ -48,14 +48,15 @@ class Then:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Withdrawn:
-    """When and by whose act, by its place in the order of writing, a finding was withdrawn, and why; `moves` are the
-    changes that it rests on, `free` tells whether they were confirmed, or put back.
+    """When and by whose act, by its place in the order of writing, a finding was withdrawn, and why, and by whom it was
+    found; `moves` are the changes that it rests on, `free` tells whether they were confirmed, or put back.
     """
 
     at: datetime
     seq: int = 0
     person: str = ""
     why: str = ""
+    found_by: str = ""
     moves: tuple[Moved, ...] = ()
     free: bool = False
 

@@ -17,7 +17,7 @@ class Moved:
     """One change of a figure, a rule or a school that nobody else has confirmed: what stood there before, None where
     nothing was stated, and what stands there now; who made it, with the source that they named; `seq` is
     its place in the order of writing, `confirmed_how` who confirmed it, with role and day. Whoever made it is `alone`
-    where nobody else here signs in and may write.
+    where nobody else here signs in and may write; who `left` could have confirmed it before, in words.
     """
 
     id: str
@@ -35,6 +35,7 @@ class Moved:
     confirmed_by: str = ""
     confirmed_how: str = ""
     alone: bool = True
+    left: str = ""
 
     @property
     def ours(self) -> bool:

@@ -7,7 +7,7 @@ from norvash.core.motor.record import MotorState, Overrule
 from norvash.core.motor.round import Round
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.part import BRUSHES, LOOK, PARTS, Part
+from norvash.core.sheet.part import BRUSHES, COMPLAINT, LOOK, PARTS, Part
 from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.verdict.grades import GRADES, Grade, Graded, word_of, worst
 from norvash.core.verdict.rising import NOW_WORD
@@ -87,7 +87,12 @@ def conditions_of(
         and (x.finding.id != SET_WORN.id or x.state == "done not proven" or GRADES.index(x.finding.grade) > carbon)
     )
     made = [Condition(f.place(n, labels), f, n) for n, f in dict.fromkeys((*living, *lesser, *noted))]
-    return tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade)))
+    return tuple(sorted(made, key=_gravest_first))
+
+
+def _gravest_first(condition: Condition) -> tuple[int, bool]:
+    """Return the place of what stands in a list, the worst first; what was found comes before what is complained of."""
+    return -GRADES.index(condition.finding.grade), condition.finding.part is COMPLAINT
 
 
 def places_of(state: MotorState) -> dict[int, str]:

@@ -1,5 +1,6 @@
 """The bench sheet: open it, walk its stages, enter things, sign it, add to it."""
 
+from dataclasses import replace
 from urllib.parse import urlencode
 
 from fastapi import APIRouter, Request
@@ -24,6 +25,7 @@ from norvash.web.fragments import Parts
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
 from norvash.web.stages.timers import timers_shown
+from norvash.work.acting import InSession
 from norvash.work.changing_figures import ASKED, state_figures
 from norvash.work.settling_sight import settle_sight
 from norvash.work.sheet_page import SheetPage, sheet_page
@@ -260,10 +262,14 @@ def take_back(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str
 def close(*, request: Request, conn: Conn, now: Now, who: Who, signed: Signed, sheet_id: str, typed: Typed) -> Response:
     """Sign a sheet; the page then shows it as it was signed. The shop may ask for the PIN at each signature."""
     try:
-        if signed is not None and asks_pin(conn):
+        by_pin = signed is not None and asks_pin(conn)
+        if signed is not None and by_pin:
             check_pin(request, conn, signed, typed.pop("pin", ""))
         entry = Sign.of(typed, service=bool(typed.get("service")))
-        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
+        act = act_of(typed, who, now)
+        if isinstance(act.origin, InSession):
+            act = replace(act, origin=replace(act.origin, by_pin=by_pin))
+        entry.done(act, At(conn, "", sheet_id, Seen()))
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
     return go_to(f"/sheets/{sheet_id}/sign")

@@ -6,7 +6,9 @@ from dataclasses import replace
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.held import Held
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.fields import SWITCH_APART
 from norvash.core.sheet.stages.call_in import (
     BY_SIGN,
     COMPLAINT,
@@ -14,14 +16,19 @@ from norvash.core.sheet.stages.call_in import (
     COMPLAINT_BACK,
     COMPLAINT_KIND,
     COMPLAINT_OTHER,
+    COMPLAINT_RUNS_ON,
+    COMPLAINT_SMOKE,
     COMPLAINT_UNKNOWN,
     KINDS,
     NOT_CERTIFIED,
     STAGE,
     complained,
 )
+from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST
+from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, complaint_gone
-from norvash.core.sheet.visit.visit import Judging
+from norvash.core.sheet.visit.visit import Judging, Visit
+from norvash.core.sheet.visit.walk import opened
 from norvash.core.verdict.grades import GRADES
 
 _MOST_SHOWN = 60
@@ -68,10 +75,28 @@ def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Ite
         yield 0, replace(COMPLAINT_UNKNOWN.saying(f"{worst.words}: gone, cause not known"), grade=grade)
 
 
+def _before_power(visit: Visit) -> Iterator[str | Held]:
+    """Yield what is found out before a run that seeks what was complained of: of smoke the bar test, of a motor that
+    keeps running its switch by itself. Shock and smoke let nobody waive the insulation.
+    """
+    said = asked_before_a_run(visit.sheet)
+    tested = BAR_TEST.given(visit.sheet) is not None or not BAR_TEST.is_offered(visit.sheet.facts, visit.rules)
+    if COMPLAINT_SMOKE.id in said and opened(visit) and not tested:
+        words = "smoke came from it, and no bar test is made"
+        yield Held(id="bar-test", words=words, waiver=POWER.waived, read=(BAR_TEST,))
+    if COMPLAINT_RUNS_ON.id in said and not SWITCH_APART.of(visit.sheet):
+        yield "it kept running: its switch is not tried apart from the motor"
+
+
+def asked_before_a_run(sheet: Sheet) -> frozenset[str]:
+    """Return which complaints stand that ask for something before the motor is run to find them."""
+    return frozenset(f.id for f in complaints(sheet)) if not complaint_gone(sheet) else frozenset()
+
+
 def _answered(sheet: Sheet, _rules: MotorRules) -> Iterator[Finding]:
     """Yield that nobody had said which kind of complaint it is, where somebody has."""
     if COMPLAINT.of(sheet) and COMPLAINT_ASKED not in complaints(sheet):
         yield COMPLAINT_ASKED
 
 
-JUDGING = Judging(stage=STAGE, judge=_judge, answered=_answered)
+JUDGING = Judging(stage=STAGE, judge=_judge, answered=_answered, holds={"power": _before_power})

@@ -1,5 +1,7 @@
 """What is done before power: the steps of a motor by its construction, by what it turns, and by what feeds it."""
 
+from dataclasses import replace
+
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gate import Step
@@ -13,6 +15,10 @@ _POWER = (
         "no loose sleeves, gloves off near turning parts",
     ),
     Step("clear", "People clear, stop within reach", "a short touch of power first"),
+)
+_WET = "in the wet: only behind a residual current device that was tried"
+_GAS_FREE = Step(
+    "gas-free", "Air measured: no dust or gas in it that burns", "no power and no spark before that, and none after it"
 )
 _CLEAR_DRIVEN = Step(
     "clear", "People clear, stop within reach", "what drives it is stopped at once where it sparks, smells or shakes"
@@ -65,6 +71,7 @@ _BELT = Step("belt-on", "Belt on and guarded: never unloaded", "a series motor t
 _AWAY = Step("speed", _COUPLED, "without load it runs away")
 _EVERY = (
     *_POWER,
+    _GAS_FREE,
     _EARTH,
     *_NO_EARTH.values(),
     _DRIVEN,
@@ -82,7 +89,11 @@ EVERY_POWER_STEP = tuple({s.id: s for s in reversed(_EVERY)}.values())[::-1]
 
 def before_power(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what is done before a motor gets power, or is driven, in order."""
-    first = _POWER if facts.motor_class != "generator" else (*_POWER[:2], _CLEAR_DRIVEN)
+    first: tuple[Step, ...] = _POWER if facts.motor_class != "generator" else (*_POWER[:2], _CLEAR_DRIVEN)
+    if facts.wet:
+        first = (replace(first[0], caution=f"{first[0].caution}; {_WET}"), *first[1:])
+    if facts.burning_air:
+        first = (_GAS_FREE, *first)
     return (*first, *_earth(facts), *_by_construction(facts, rules), *_by_what_it_turns(facts))
 
 

@@ -14,7 +14,17 @@ def gone_words(life: Life) -> str:
     """Return in words that something was withdrawn or softened, with the change that it rests on."""
     words = (life.graver or life.finding).words
     what = f"{life.place}, {words}, was {'withdrawn' if life.state == 'withdrawn' else 'softened'}"
-    return f"{what}: {'; '.join(said(m) for m in life.moves)}" if life.moves else f"{what} on this sheet"
+    if life.moves:
+        return f"{what}: {'; '.join(said(m) for m in life.moves)}"
+    return f"{what} on this sheet{f' by {by}' if (by := _by_another(life)) else ''}"
+
+
+def _by_another(life: Life) -> str:
+    """Return who withdrew what somebody else had found, and who that was; empty where it was the same person."""
+    gone = life.kept.withdrawn if life.kept is not None else None
+    if gone is None or not gone.found_by or gone.person in ("", gone.found_by):
+        return ""
+    return f"{gone.person}; found by {gone.found_by}"
 
 
 def changes_said(life: Life) -> str:
@@ -22,7 +32,7 @@ def changes_said(life: Life) -> str:
     gone = life.kept.withdrawn if life.kept is not None else None
     if life.moves or gone is None:
         return "; ".join(said(m) for m in life.moves)
-    return ", ".join(filter(None, (gone.why, gone.person)))
+    return ", ".join(filter(None, (gone.why, _by_another(life) or gone.person)))
 
 
 def withdrawn(visit: Visit) -> tuple[Life, ...]:

@@ -11,6 +11,7 @@ from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, ONLY_PROVED, ORDER, TOLD_BY
 from norvash.core.sheet.stages.rework import gone
 from norvash.core.sheet.visit.done import work_done
+from norvash.core.sheet.visit.signed_over import as_opened
 from norvash.core.sheet.visit.unread import holds_unread
 from norvash.core.sheet.visit.visit_read import VisitRead
 from norvash.core.sheet.visit.walk import upstream
@@ -113,8 +114,12 @@ class _Visit(VisitRead):
         """
         said = [found] if found is not None else []
         if kept is not None and (found is None or self.carried(kept)):
-            said.insert(0, kept.finding)
+            said.insert(0, as_opened(kept.finding) if self._is_called(kept) else kept.finding)
         return max(said, key=lambda f: GRADES.index(f.grade))
+
+    def _is_called(self, kept: KeptLife) -> bool:
+        """Tell whether a later sheet is open than that on which something began."""
+        return self.carried(kept) and self.told.sheet is not None and self.told.sheet.signed_at is None
 
     def _held(self, kept: KeptLife | None, found: Finding | None) -> bool:
         """Tell whether a finding of an open sheet keeps the grade that an earlier version gave it: this one is milder,

@@ -173,7 +173,7 @@ def _offer(kind: Kind, record: OfferRecord, sheet: Sheet) -> Offer:
         old = _with(of_figures(figures), old)
     if kind == "bearing" and not old.number:
         old = replace(old, number=_number(figures))
-    return Offer(kind=kind, old=old, new=_sizes(record.new), machine=_machine(record.place, sheet))
+    return Offer(kind=kind, old=old, new=_sizes(record.new), machine=machine_of(record.place, sheet, figures))
 
 
 def _number(figures: Figures) -> str:
@@ -208,8 +208,8 @@ def of_figures(figures: Figures) -> Sizes:
     )
 
 
-def _machine(place: Mapping[str, str], sheet: Sheet) -> Machine:
-    figures = sheet.facts.figures
+def machine_of(place: Mapping[str, str], sheet: Sheet, figures: Figures) -> Machine:
+    """Return the machine that a part goes into: by what is typed of its place, what was measured, and its figures."""
 
     def size(name: str) -> float | None:
         return float(place[name]) if name in place else None

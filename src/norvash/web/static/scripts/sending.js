@@ -5,6 +5,7 @@ import * as queue from "./queue.js";
 
 const RETRY_MS = 3000;
 const LEASE_MS = 20000;
+const WAITED_MS = 60000;
 const MOST_TRIES = 5;
 export const page = newId();
 let deliver = async () => false;
@@ -81,7 +82,9 @@ async function sendOne(item) {
       "Norvash-Person": item.who,
       "Norvash-Has": item.page === here() ? has() : "",
     };
-    answer = await ask(item.url, { method: "POST", body: item.body, headers });
+    // What lay here for a while tells of what was done then: it is kept as that, also where power waits for a stop.
+    const body = item.at && Date.now() - item.at > WAITED_MS ? `${item.body}&waited=yes` : item.body;
+    answer = await ask(item.url, { method: "POST", body, headers });
     const html = await answer.text();
     return await settle(item, answer, html);
   } catch {

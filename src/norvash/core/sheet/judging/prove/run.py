@@ -18,9 +18,10 @@ from norvash.core.sheet.judging.prove.run_figures import (
     held_amps,
     held_rpm,
 )
-from norvash.core.sheet.judging.prove.speed import current_told, speed_told
+from norvash.core.sheet.judging.prove.speed import current_told, speed_told, unjudged_lacks
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.prove.field import FIELD_I
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, SPARKS, first_look
 from norvash.core.sheet.stages.prove.run_findings import (
     RUN_AMPS,
@@ -33,6 +34,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_VOLTS,
 )
 from norvash.core.sheet.stages.prove.volts import fed_by_battery, over_plate
+from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.verdict.grades import Grade
 
 # What a stop says of a figure stands for what is less grave of it.
@@ -134,6 +136,9 @@ def _lacks_figures(sheet: Sheet, points: tuple[Point, ...], at: Point, rules: Mo
         if not any(f.of(sheet.facts.figures) for f in _OF_STARTER):
             yield "“at most” and “at least” without load: so far it proves the throw only"
         return
+    if RUN_HOW.of(sheet) != "load":
+        read = any(f.given(sheet, n) is not None for f in (FIELD_I, FIELD_WHOLE, COILS) for n in f.places(sheet))
+        yield from unjudged_lacks(sheet.facts, points, rules, field_read=read)
     held = (held_amps(sheet, at, rules), held_rpm(sheet, at, rules))
     if any(h is not None and h.known for h in held):
         return

@@ -32,6 +32,7 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import Point
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.stages.prove.run_findings import RUN_AMPS, RUN_OVERLOAD, RUN_OVERSPEED, RUN_SPEED
+from norvash.core.sheet.stages.prove.volts import fed_by_battery
 from norvash.core.text.words import grouped
 from norvash.errors import InputError
 
@@ -104,6 +105,8 @@ def speed_told(facts: Facts, points: Sequence[Point], rules: MotorRules, *, free
     fast = max((p.rpm for p in points if p.rpm is not None), default=None)
     if fast is None:
         return
+    if facts.motor_class == "generator":
+        yield from _driven_fast(fast, facts, rules)
     plate = speed_plate(facts, rules, max((p.amps for p in points if p.amps is not None), default=None))
     if free and held_by_field(facts) and USUAL_NOLOAD_RPM.stated(facts.figures) is None:
         yield from _unloaded(fast, plate, rules)
@@ -118,6 +121,46 @@ def speed_told(facts: Facts, points: Sequence[Point], rules: MotorRules, *, free
     yield Said(f"{words}.", not over(fast, most.rpm), _PERMITTED)
     if over(fast, most.rpm):
         yield RUN_OVERSPEED.saying(f"faster than it may turn: {words}")
+
+
+def unjudged_lacks(facts: Facts, points: Sequence[Point], rules: MotorRules, *, field_read: bool) -> Iterator[str]:
+    """Yield what a run without load lacks whose speed cannot be judged: amps that are usual for it, and its field.
+
+    Source: rules speed.weak-field, speed.unknown, noload.*
+    """
+    fast = max((p.rpm for p in points if p.rpm is not None), default=None)
+    amps = max((p.amps for p in points if p.amps is not None), default=None)
+    plate = speed_plate(facts, rules, amps)
+    if fast is None or plate.rated_rpm is None or USUAL_NOLOAD_RPM.stated(facts.figures) is not None:
+        return
+    if not held_by_field(facts) or judge_unloaded(fast, plate, rules).grade != "not judged":
+        return
+    says = f"its speed, {fast / plate.rated_rpm:.0%} of its plate's, cannot be judged alone"
+    if amps is None or not RATED_A.stated(facts.figures):
+        yield f"its current without load, and that of its plate: {says}"
+    if facts.construction != "permanent-magnet" and not field_read:
+        yield f"its field by ohms or amps: {says}"
+
+
+def _driven_fast(fast: float, facts: Facts, rules: MotorRules) -> Iterator[Said | Finding]:
+    """Yield what the speed of a generator says against its plate's: that is its working speed, but for one that a belt
+    drives on a vehicle. Source: rules speed.driven-plan, speed.driven-stop
+    """
+    rated, stated = RATED_RPM.stated(facts.figures), PERMITTED_RPM.of(facts.figures)
+    plan, stop = rules["speed.driven-plan"], rules["speed.driven-stop"]
+    if rated is None:
+        return
+    words = f"{grouped(fast)} r/min, {fast / rated:.1%} of its plate's {grouped(rated)}"
+    if fed_by_battery(facts):
+        if stated is None and over(fast, stop * rated):
+            yield Said(f"{words}: not judged over {stop:g} times that, say its permitted speed.")
+        return
+    rule = ("speed.driven-plan", "speed.driven-stop")
+    yield Said(f"{words}.", not over(fast, plan * rated), rule)
+    if over(fast, stop * rated):
+        yield RUN_OVERSPEED.saying(f"driven faster than it may turn: {words}, over {stop:g} times")
+    elif over(fast, plan * rated):
+        yield RUN_SPEED.saying(f"driven too fast: {words}; set the drive")
 
 
 def _lacking(facts: Facts, *, free: bool) -> str:

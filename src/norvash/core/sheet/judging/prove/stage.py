@@ -22,9 +22,10 @@ from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.driven import FLASHED, JOINED, POLARISED, excites_itself
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
 from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD
-from norvash.core.sheet.stages.prove.run_fields import FIELDS, RUN_WHERE
-from norvash.core.sheet.stages.prove.run_findings import RUN_SPEED
+from norvash.core.sheet.stages.prove.run_fields import FIELDS, ON_STOP, RAN, RUN_WHERE
+from norvash.core.sheet.stages.prove.run_findings import RUN_ON_STOP, RUN_SPEED
 from norvash.core.sheet.stages.prove.stage import STAGE
+from norvash.core.sheet.stages.prove.standstill import brake_found
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.sheet.visit.done import last_work
 from norvash.core.sheet.visit.gating import gate_now
@@ -42,11 +43,30 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
 
     yield from earth_found(sheet, rules)
     yield from field_found(sheet, rules)
+    yield from brake_found(sheet, rules)
+    yield from _on_stop(sheet)
     if any(f.places(sheet) for f in run_fields.FIELDS):
         yield from ((0, f) for f in judge_run(run_now(sheet), rules).found)
 
 
-def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
+def _on_stop(sheet: Sheet) -> Iterator[Noted]:
+    """Yield what was taken while a stop stood, as it was sent."""
+    taken = [given for place in ON_STOP.places(sheet) if (given := ON_STOP.given(sheet, place)) is not None]
+    if taken:
+        more = f", and {len(taken) - 1} more" if len(taken) > 1 else ""
+        yield 0, RUN_ON_STOP.saying(f"taken while a stop stood: {taken[0].typed}{more}")
+
+
+def _answered(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
+    """Yield what a run has answered: one after what was taken on a stop, that is as it should be."""
+    taken = [given.at for place in ON_STOP.places(sheet) if (given := ON_STOP.given(sheet, place)) is not None]
+    ran = RAN.given(sheet)
+    if taken and ran is not None and ran.at >= last_work(sheet) > max(taken):
+        yield RUN_ON_STOP
+    yield from _at_speed_again(sheet, rules)
+
+
+def _at_speed_again(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
     """Return that it ran slower than usual before it was opened, where its run after work is as it should."""
     if NOLOAD_RPM.given(sheet) is None or last_work(sheet) <= sheet.at:
         return ()

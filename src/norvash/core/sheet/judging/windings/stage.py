@@ -6,7 +6,9 @@ from functools import partial
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.held import Held
+from norvash.core.sheet.judging.call_in import asked_before_a_run
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.call_in import COMPLAINT_SHOCK, COMPLAINT_SMOKE
 from norvash.core.sheet.stages.windings.insulation import (
     INSULATION_10,
     INSULATION_AGAIN,
@@ -31,7 +33,10 @@ def _before_power(visit: Visit) -> Iterator[str | Held]:
     """Yield why insulation is not proven: not measured, or a reading that proves nothing."""
     words = _not_proven(visit)
     if words:
-        yield Held(id="insulation", words=words, waiver=WAIVE_INSULATION, read=(INSULATION_MOHM, INSULATION_10))
+        # What shocked or smoked is not run behind a residual current device to find out.
+        grave = asked_before_a_run(visit.sheet) & {COMPLAINT_SHOCK.id, COMPLAINT_SMOKE.id}
+        waiver = None if grave else WAIVE_INSULATION
+        yield Held(id="insulation", words=words, waiver=waiver, read=(INSULATION_MOHM, INSULATION_10))
     for life in visit.lives:
         if life.stands and life.finding.id == INSULATION_AGAIN.id:
             yield life.finding.words

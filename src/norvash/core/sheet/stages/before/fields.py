@@ -15,7 +15,9 @@ from norvash.core.sheet.stages.before.outside import (
     CABLE_RETURN,
     CABLE_SUPPLY,
     CORD_LOSS,
+    MEND_SWITCH,
     SUPPLY_OFF,
+    SWITCH_HURT,
     TAPS_MISWIRED,
     TAPS_OFF,
 )
@@ -70,6 +72,17 @@ FIELDS: tuple[Field, ...] = (
     ),
     SOURCE_V := quantity(
         "source-v", "Supply", "Supply before switch and cord", "voltage", needs="permit", high=50000, judged=True, tells=(CORD_LOSS,), hangs_on=_FEEDS
+    ),
+    SWITCH_APART := pick(
+        "switch-apart",
+        "Supply",
+        "Its switch, tried apart from the motor",
+        ("opens", "it lets go every time, ten times"),
+        ("sticks", "it sticks, or does not open"),
+        needs="safe",
+        judged=True,
+        finds={"sticks": SWITCH_HURT},
+        touched_by=(MEND_SWITCH,),
     ),
     TAP_V := quantity(
         "tap-v",

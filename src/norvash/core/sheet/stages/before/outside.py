@@ -101,6 +101,14 @@ PACK_AWAY = Task(
     steps=("never charge it", "outside, away from what burns", "its owner hands it in"),
     caution="it may flare up hours later; do not breathe what comes out",
 )
+BRAKE_SLIPS = finding(
+    "brake.slips",
+    "brake lets go of less than it has to hold",
+    "stop",
+    "out of service: set or reline it, then hold 1.25 times its load under a permit",
+    LIFTING,
+    RELINE_BRAKE,
+)
 SEEN = (
     GUARD_OFF := finding(
         "guard.off",
@@ -126,6 +134,8 @@ SEEN = (
         LIFTING,
         RELINE_BRAKE,
         classes=("industrial", "traction"),
+        by_test=True,
+        proof="value",
     ),
     ROPE_WORN := finding(
         "rope.worn",
@@ -166,6 +176,7 @@ SEEN = (
     ),
 )
 FINDINGS = (
+    BRAKE_SLIPS,
     TAPS_MISWIRED := finding(
         "taps.miswired",
         "the speed settings do not rise from step to step",

@@ -2,9 +2,10 @@
 
 from norvash.core.sheet.field import Field, Quantity
 from norvash.core.sheet.fields_made import quantity, tick
-from norvash.core.sheet.finding import finding
+from norvash.core.sheet.finding import Finding, finding
 from norvash.core.sheet.part import HOLDERS
 from norvash.core.sheet.stages.brushes.carbon import FREE_HOLDER
+from norvash.core.sheet.stages.brushes.stated import SET_LEAD, SET_SECTION
 from norvash.core.sheet.stages.shared import CHECK_NEUTRAL, FIT_SET, SET_HOLDERS, VACUUM
 from norvash.core.sheet.task import Task
 
@@ -144,7 +145,7 @@ FINDINGS = (
 )
 
 
-def _width(field_id: str, label: str, *touched_by: Task) -> Quantity:
+def _width(field_id: str, label: str, *touched_by: Task, tells: tuple[Finding, ...] = ()) -> Quantity:
     """Return the field of a width of a box, or of the brush in it."""
     return quantity(
         field_id,
@@ -156,7 +157,7 @@ def _width(field_id: str, label: str, *touched_by: Task) -> Quantity:
         low=0.1,
         high=500,
         judged=True,
-        tells=(CLEARANCE_TIGHT, CLEARANCE_WRONG, CLEARANCE_LOOSE),
+        tells=(CLEARANCE_TIGHT, CLEARANCE_WRONG, CLEARANCE_LOOSE, *tells),
         touched_by=touched_by,
     )
 
@@ -175,8 +176,21 @@ FIELDS: tuple[Field, ...] = (
         touched_by=(RENEW_HOLDER, SET_HOLDERS),
     ),
     BOX_T := _width("box-t", "Box, along the rotation", RENEW_HOLDER, FREE_HOLDER),
-    BRUSH_T := _width("brush-t", "Brush, along the rotation"),
+    BRUSH_T := _width("brush-t", "Brush, along the rotation", tells=(SET_SECTION,)),
     BOX_A := _width("box-a", "Box, along the shaft", RENEW_HOLDER, FREE_HOLDER),
-    BRUSH_A := _width("brush-a", "Brush, along the shaft"),
+    BRUSH_A := _width("brush-a", "Brush, along the shaft", tells=(SET_SECTION,)),
+    BRUSH_LEAD := quantity(
+        "lead-length",
+        "Holders",
+        "Lead, free length",
+        "length",
+        needs="safe",
+        per="position",
+        low=1,
+        high=1000,
+        judged=True,
+        tells=(SET_LEAD,),
+        touched_by=(FIT_SET,),
+    ),
     HOLDERS_LOOKED := tick("looked.holders", "Looked at", "holders and insulators looked at", needs="safe"),
 )

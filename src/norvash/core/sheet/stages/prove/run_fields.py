@@ -21,6 +21,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_DRAG,
     RUN_HEAVY,
     RUN_HOT,
+    RUN_ON_STOP,
     RUN_OVERLOAD,
     RUN_OVERSPEED,
     RUN_RUBS,
@@ -226,6 +227,9 @@ REST: tuple[Field, ...] = (
         record=True,
     ),
     RAN := tick("ran", "Run", "It ran as it should", needs="power", after_work=True, proves=(OVER_POWER, OVER_RUN)),
+    ON_STOP := text(
+        "on-stop", "On a stop", "Taken while a stop stood", per="number", placed=True, judged=True, tells=(RUN_ON_STOP,)
+    ),
 )
 # What stands under a run as soon as it is entered; its way of running is said at the gate.
 FIELDS: tuple[Field, ...] = (*POINT, *REST)

@@ -48,6 +48,12 @@ FINDINGS = (
         "stop",
         "shut down: look at bars, neutral, brushes and seating first",
     ),
+    RUN_ON_STOP := _of_run(
+        "run.on-stop",
+        "run, or fed, while a stop stood",
+        "change",
+        "mend what stopped it, look for what that run has hurt, then run it again",
+    ),
     RUN_OVERSPEED := _of_run(
         "run.overspeed", "faster than it may turn", "stop", "off at once: load, field and volts first"
     ),

@@ -1,9 +1,19 @@
 """A test at standstill under its own permit: the shaft is held, volts and amps of a short burst; never a run."""
 
+from collections.abc import Iterator
+
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import quantity, tick
+from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.outside import BRAKE_FAILS, BRAKE_SLIPS, RELINE_BRAKE
+
+
+def _braked(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.may_carry
 
 
 def _powered(facts: Facts, _rules: MotorRules) -> bool:
@@ -55,4 +65,25 @@ FIELDS: tuple[Field, ...] = (
         placed=True,
         hint="at most 10 s, then two minutes to cool",
     ),
+    BRAKE_HELD := quantity(
+        "brake-held",
+        "Its brake",
+        "Load that it held, rated load = 1",
+        "share",
+        needs="permit",
+        high=3,
+        offered=_braked,
+        judged=True,
+        tells=(BRAKE_SLIPS,),
+        proves=(BRAKE_FAILS,),
+        touched_by=(RELINE_BRAKE,),
+        hint="like 1.25 or 125 %, hanging free a hand's breadth, ten minutes, nobody under it",
+    ),
 )
+
+
+def brake_found(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
+    """Yield that a brake let go of less than it has to hold. Source: rule brake.held"""
+    held = BRAKE_HELD.of(sheet)
+    if held is not None and under(held, rules["brake.held"]):
+        yield 0, BRAKE_SLIPS.saying(f"its brake held {held:g} times its load, {rules['brake.held']:g} is asked for")

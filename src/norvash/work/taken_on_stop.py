@@ -1,0 +1,34 @@
+"""What was taken while a stop stood, and comes later: from the queue of a browser, or from a file."""
+
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.prove.run_fields import ON_STOP
+from norvash.errors import StopHolds
+from norvash.work.acting import Act, Change, InSession
+from norvash.work.context import Context
+from norvash.work.entered import entered
+from norvash.work.saying import Saying
+from norvash.work.standing import judge
+
+_MOST = 160
+
+
+def comes_later(act: Act) -> bool:
+    """Tell whether an act tells of what was done before it was sent: it is no use to refuse it."""
+    return act.record is not None or (isinstance(act.origin, InSession) and act.origin.waited)
+
+
+def given_on_stop(act: Act, person: str, field: Field, text: str, stop: StopHolds) -> Given:
+    """Return a value as it is kept: in words, with what power waited for; it is no reading of a proof run."""
+    words = f"{field.label.lower()} {text.strip()}; {stop.problem[0].lower()}{stop.problem[1:]}"[:_MOST].rstrip(".")
+    return Given(id=act.id, typed=words, word=words, number=None, person=person, at=act.at)
+
+
+def taken_on_stop(context: Context, sheet: Sheet, given: Given) -> Saying:
+    """Return what keeps a value that was taken on a stop, beside every run, under the next number."""
+    place = max(ON_STOP.places(sheet), default=0) + 1
+    said = entered(context, ON_STOP, (ON_STOP.id, place, "found"), given)
+    judged = judge(context.after(said), given.at.date())
+    change = Change(given.id, {}, {"field": ON_STOP.id, "place": place, "typed": given.typed}, context.motor.id)
+    return Saying(context=context, said=(said,), change=change, judged=judged)
