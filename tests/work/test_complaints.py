@@ -111,6 +111,14 @@ def test_before_a_run_to_find_it_it_is_looked_for_without_power(shop: Shop, said
     assert asks not in work.missing("power")
 
 
+def test_where_no_bar_test_can_be_made_it_is_waived_by_name_and_gives_no_certificate(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool bars=12").put("sign.smoke=yes")
+    work.bench.put("waiver.bar-test", "no tester in this hall, and no drop test box")
+    assert "no bar test is made" not in work.missing("power")
+    ran(work, "this").bench.sign("waived")
+    assert work.bench.page.row.signed["signed_as"] == "not clean"
+
+
 def test_what_shocks_is_not_run_with_its_insulation_waived(shop: Shop) -> None:
     work = at_work(shop, "tool", "tool").put("sign.shock=yes")
     work.bench.put("waiver.insulation", "residual", why="no tester in the hall")

@@ -245,7 +245,7 @@ def test_what_a_file_measures_frees_nothing(shop: Shop) -> None:
     assert "once more" in bars(work.bench.life(finding))
     moved = work.bench.life(finding).moves[0]
     said = replace(another(shop), origin=FromFile("person-of-test", work.bench.motor))
-    with pytest.raises(Conflict, match="a file says confirms nothing"):
+    with pytest.raises(Conflict, match="A file confirms nothing"):
         confirm(shop.conn, said, work.bench.motor, moved.id)
     work.put("earth-ohm=0.4")
     assert bars(work.bench.life(finding)) == ""

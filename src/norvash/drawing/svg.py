@@ -119,7 +119,8 @@ class Drawing:
     def beside_words(self) -> str:
         """Return it for a place where words beside it say the same: nobody is told twice."""
         body = "".join([e.render(standalone=False) for e in self.elements])
-        return f'<svg {self._view} aria-hidden="true">{body}</svg>'
+        hidden = ' aria-hidden="true"' if "<text" in body else ""  # without words it says nothing to anybody
+        return f"<svg {self._view}{hidden}>{body}</svg>"
 
     @property
     def _view(self) -> str:

@@ -9,7 +9,8 @@ from norvash.core.sheet.moved import Moved
 from norvash.core.text.words import day_words
 from norvash.store.database import Connection, Row
 
-_MOVED = """select m.*, a.at, a.seq, p.name as person, coalesce(cp.name, '') as confirmed_by, cp.role as confirmed_role,
+_MOVED = """select m.*, a.at, a.seq, a.played_by is not null and a.played_by <> '' as from_file,
+                   p.name as person, coalesce(cp.name, '') as confirmed_by, cp.role as confirmed_role,
                    ca.at as confirmed_at, cp.made_at as confirmer_made_at,
                    (select mp.name from act ma join person mp on mp.id = ma.person_id
                     where ma.job = 'add a person' and ma.result_id = cp.id) as confirmer_made_by,
@@ -47,6 +48,7 @@ def moved_of(row: Row) -> Moved:
         confirmed_how=_how(row),
         alone=bool(row["alone"]),
         left=_left(row["left"]) if row["alone"] else "",
+        from_file=bool(row["from_file"]),
     )
 
 

@@ -54,9 +54,9 @@ def confirm(conn: Connection, act: Act, motor_id: str, moved_id: str, source: st
             raise Conflict("This change is put back, or nothing of this motor rests on it.", "Look at the motor again.")
         if change.confirmed_by:
             raise Conflict(f"{change.confirmed_by} has confirmed it already.", "Look at the motor as it is now.")
-        if now.record is not None and not words:
+        if now.record is not None and not change.from_file:
             raise Conflict(
-                "What a file says confirms nothing here.",
+                "A file confirms nothing that was changed here.",
                 "Somebody who is signed in here confirms it; until then it rests.",
             )
         own = people.fetch_person(conn, now.person_id).name == change.person

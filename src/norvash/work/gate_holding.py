@@ -9,6 +9,7 @@ from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.part import RUN
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.catalogue import field_of
+from norvash.core.sheet.stages.commutator.bar_test import WAIVE_BAR_TEST
 from norvash.core.sheet.stages.gates import GATES, POWER, SAFE, unfit
 from norvash.core.sheet.stages.prove.field import WAIVE_FIELD
 from norvash.core.sheet.stages.windings.insulation import WAIVE_INSULATION
@@ -106,7 +107,7 @@ def hold_waiver(sheet: Sheet, field_id: str) -> None:
 
     Raises: Conflict.
     """
-    of_hold = (WAIVE_INSULATION, WAIVE_FIELD)
+    of_hold = (WAIVE_INSULATION, WAIVE_FIELD, WAIVE_BAR_TEST)
     gate = next((g for g in GATES.values() if g.waived.id == field_id), None)
     field = gate.waived if gate is not None else next((f for f in of_hold if f.id == field_id), None)
     waiver, gate = field.given(sheet) if field is not None else None, gate or POWER

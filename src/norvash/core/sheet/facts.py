@@ -108,6 +108,11 @@ class Facts:
         return self.carries or (self.may_carry and not self.drives_wheels)
 
     @property
+    def load_hangs(self) -> bool:
+        """Tell whether a load may hang on it that is lowered or pinned first."""
+        return self.hangs or self.turns == "hoist"
+
+    @property
     def earthed(self) -> bool:
         """Tell whether it has a protective earth by design.
 

@@ -17,7 +17,8 @@ class Moved:
     """One change of a figure, a rule or a school that nobody else has confirmed: what stood there before, None where
     nothing was stated, and what stands there now; who made it, with the source that they named; `seq` is
     its place in the order of writing, `confirmed_how` who confirmed it, with role and day. Whoever made it is `alone`
-    where nobody else here signs in and may write; who `left` could have confirmed it before, in words.
+    where nobody else here signs in and may write; who `left` could have confirmed it before, in words. One that is
+    `from_file` was made in a file and not here.
     """
 
     id: str
@@ -36,6 +37,7 @@ class Moved:
     confirmed_how: str = ""
     alone: bool = True
     left: str = ""
+    from_file: bool = False
 
     @property
     def ours(self) -> bool:

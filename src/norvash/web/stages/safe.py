@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.stages.gates import SAFE
 from norvash.core.sheet.stages.safe import PROTECTED_BY
 from norvash.drawing.isolation import Place, isolation
@@ -43,7 +44,25 @@ PLACES = {
 }
 
 
-def _drawn(gate: GateShown, *, narrow: bool) -> Drawing:
+# The same by what feeds it, and by what it turns where nothing hangs on it.
+_FED = {
+    "plug": "plug out",
+    "pack": "pack out",
+    "fixed": "own lock, tag",
+    "line": "line off, locked",
+    "battery": "battery apart",
+}
+_TURNED = {"belt": "belt off", "fan": "fan held", "flywheel": "flywheel held", "blade": "blade held"}
+
+
+def _words(step_id: str, words: str, facts: Facts) -> str:
+    """Return in a few words what is done at a place of this machine."""
+    if step_id in ("plug", "lock", "battery"):
+        return _FED.get(facts.feed, words)
+    return _TURNED.get(facts.turns, "cannot turn") if step_id == "hung" and not facts.load_hangs else words
+
+
+def _drawn(gate: GateShown, facts: Facts, *, narrow: bool) -> Drawing:
     """Return the way from what feeds it to what it turns: done is what somebody ticked and what still counts, or all
     of it where somebody said the whole gate at once.
     """
@@ -55,7 +74,9 @@ def _drawn(gate: GateShown, *, narrow: bool) -> Drawing:
     for at, known in PLACES.items():
         asked = next((i for i in known if i in steps), None)
         if asked is not None:
-            places.append(Place(at, known[asked], steps[asked] and (at != "source" or passed or said != "")))
+            places.append(
+                Place(at, _words(asked, known[asked], facts), steps[asked] and (at != "source" or passed or said != ""))
+            )
     return isolation(said, how.usual if how is not None else "on-bench", tuple(places), narrow=narrow)
 
 
@@ -65,5 +86,8 @@ def view(at: At) -> Safe:
     asked = PROTECTED_BY.is_offered(shown.context.facts, shown.context.rules)
     gate = gate_shown(SAFE, shown)
     return Safe(
-        gate, entry(shown, PROTECTED_BY) if asked else None, _drawn(gate, narrow=False), _drawn(gate, narrow=True)
+        gate,
+        entry(shown, PROTECTED_BY) if asked else None,
+        _drawn(gate, shown.context.facts, narrow=False),
+        _drawn(gate, shown.context.facts, narrow=True),
     )

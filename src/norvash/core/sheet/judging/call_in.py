@@ -24,8 +24,7 @@ from norvash.core.sheet.stages.call_in import (
     STAGE,
     complained,
 )
-from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST
-from norvash.core.sheet.stages.gates import POWER
+from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST, WAIVE_BAR_TEST
 from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.sheet.visit.walk import opened
@@ -83,7 +82,7 @@ def _before_power(visit: Visit) -> Iterator[str | Held]:
     tested = BAR_TEST.given(visit.sheet) is not None or not BAR_TEST.is_offered(visit.sheet.facts, visit.rules)
     if COMPLAINT_SMOKE.id in said and opened(visit) and not tested:
         words = "smoke came from it, and no bar test is made"
-        yield Held(id="bar-test", words=words, waiver=POWER.waived, read=(BAR_TEST,))
+        yield Held(id="bar-test", words=words, waiver=WAIVE_BAR_TEST, read=(BAR_TEST,))
     if COMPLAINT_RUNS_ON.id in said and not SWITCH_APART.of(visit.sheet):
         yield "it kept running: its switch is not tried apart from the motor"
 

@@ -138,6 +138,6 @@ def _said(step: Step, facts: Facts) -> Step:
         return Step(step.id, act, caution)
     if step is _BIT and facts.feed in _BEFORE_BIT:
         return replace(step, caution=_BEFORE_BIT[facts.feed])
-    if step is _HUNG and not facts.hangs and facts.turns != "hoist":
+    if step is _HUNG and not facts.load_hangs:
         return Step(step.id, *_TURNED.get(facts.turns, _FREE))
     return step

@@ -125,10 +125,11 @@ class VisitRead:
 
     def read_since(self, life: Life) -> bool:
         """Tell whether the place of what was withdrawn or softened was measured or looked at again after that; where
-        somebody changed what it is judged on, what a file brings frees nothing.
+        somebody here changed what it is judged on, what a file brings frees nothing.
         """
         before = life.kept.withdrawn if life.kept is not None else None
         moves = (*(before.moves if before is not None else ()), *(life.then.moves if life.then is not None else ()))
+        here = any(not m.from_file for m in moves)
         since = [*([before.seq] if before is not None else []), *(m.seq for m in moves)]
         if not since:
             return False
@@ -137,7 +138,7 @@ class VisitRead:
         read = [g for f in TOLD_BY.get(life.finding.id, ()) for g in self.read_at(f, life.position, ("found", "left"))]
         sound = SOUND_OF.get(life.finding.id)
         looks = [gone(life.finding.id).given(self.sheet, life.position), sound.given(self.sheet) if sound else None]
-        return any(g is not None and g.seq > max(since) and not (moves and g.from_file) for g in (*read, *looks))
+        return any(g is not None and g.seq > max(since) and not (here and g.from_file) for g in (*read, *looks))
 
     def waits(self, life: Life) -> bool:
         """Tell whether a figure that is read anew after any work is still that from before the work on a finding: then

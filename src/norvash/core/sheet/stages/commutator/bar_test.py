@@ -1,7 +1,7 @@
 """The test from bar to bar, and from the bars to the shaft."""
 
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import column, pick, quantity
+from norvash.core.sheet.fields_made import column, pick, quantity, text
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import BRUSHES, COMMUTATOR, HOLDERS, WINDINGS
 from norvash.core.sheet.stages.commutator.cut import CUT_CONDEMNED
@@ -55,6 +55,7 @@ FINDINGS = (
     ),
 )
 FIELDS: tuple[Field, ...] = (
+    WAIVE_BAR_TEST := text("waiver.bar-test", "Waived", "No bar test can be made here: waived because", placed=True),
     BAR_TEST := column(
         "bar-test",
         "Bar test",
