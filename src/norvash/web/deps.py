@@ -206,7 +206,7 @@ def remember(request: Request, answer: Response, entered: Entered, device: Devic
 
 def fresh_id() -> str:
     """Return a new id for a form; the browser sends it back with what was typed."""
-    return secrets.token_hex(8)
+    return secrets.token_hex(7)
 
 
 def in_session(who: Person) -> InSession | None:
