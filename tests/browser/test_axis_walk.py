@@ -1,7 +1,6 @@
 """Bearings and drive walked by its parts in the browser: by keyboard, by touch, on a phone, and what ears are told."""
 
 import re
-from datetime import datetime, timedelta
 
 import pytest
 from playwright.sync_api import Page, expect
@@ -19,7 +18,7 @@ FIGURES = "construction=shunt rated_v=230 commutator_d_mm=120 bearing_drive=6310
 
 @pytest.fixture
 def work(shop: Shop) -> Work:
-    shop.now = datetime.now() - timedelta(minutes=50)
+    shop.today(minutes=50)
     return at_work(shop, "industrial", FIGURES)
 
 

@@ -51,7 +51,7 @@ def sheet(shop: Shop) -> str:
     ):
         enter(shop.conn, shop.later(minutes=1).act(), first, field_id=field, place=0, text=text)
     sign(shop.conn, shop.later(minutes=1).act(), first, "only to have a map")
-    shop.now = datetime.now() - timedelta(hours=2)
+    shop.today(minutes=120)
     again = open_sheet(shop.conn, shop.later(minutes=1).act(), motor, kind="full", counter="")
     enter(shop.conn, shop.later(minutes=1).act(), again, field_id="waive.safe", place=0, text="on the bench")
     return again

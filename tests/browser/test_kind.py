@@ -96,7 +96,7 @@ def test_after_the_signature_the_hand_stands_on_it(browser: Browser, address: st
 
 def test_the_hand_goes_on_where_what_it_pressed_is_gone(ines: Page, shop: Shop) -> None:
     """What follows in the page may be folded away: the focus then goes to what shows."""
-    shop.now = datetime.now() - timedelta(hours=2)
+    shop.today(minutes=120)
     work = at_work(shop, "tool", "tool")
     work.bench.see(1, "terminal.poor")
     work.put("decide.terminal.poor@1=now task.terminal=yes")

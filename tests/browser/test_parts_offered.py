@@ -1,7 +1,5 @@
 """Parts offered by keyboard: the wrong set is refused before the old one comes out, and stays on the sheet."""
 
-from datetime import datetime, timedelta
-
 import pytest
 from playwright.sync_api import Page, expect
 
@@ -18,7 +16,7 @@ __all__ = ["served"]
 @pytest.fixture
 def roaster(shop: Shop) -> Work:
     """Return a coffee roaster with angled faces on its sheet, its set at the end."""
-    shop.now = datetime.now() - timedelta(minutes=100)
+    shop.today(minutes=100)
     figures = {"construction": "universal", "rated_v": "230", "face_angle_deg": "15", "protection": "protective earth"}
     motor = shop.motor(tag="A-11", motor_class="appliance", new_length="32", limit="9.5", figures=figures)
     work = Work(shop, Bench(shop, motor)).safe()

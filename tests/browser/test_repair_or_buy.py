@@ -1,7 +1,5 @@
 """Repair or buy by keyboard: two ways are priced, a slip is refused where it is, and one is taken."""
 
-from datetime import datetime, timedelta
-
 import pytest
 from playwright.sync_api import Page, expect
 
@@ -18,7 +16,7 @@ __all__ = ["served"]
 @pytest.fixture
 def cutter(shop: Shop) -> Work:
     """Return a tile cutter on its sheet, its set at the end."""
-    shop.now = datetime.now() - timedelta(minutes=100)
+    shop.today(minutes=100)
     figures = {"construction": "universal", "rated_v": "230", "protection": "double insulated"}
     motor = shop.motor(tag="T-42", motor_class="tool", new_length="18.5", limit="6", figures=figures)
     work = Work(shop, Bench(shop, motor)).safe()

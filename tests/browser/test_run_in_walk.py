@@ -1,7 +1,6 @@
 """A run-in by keyboard in the browser: begun, put aside in the middle, gone on with after a reload, over its plan."""
 
 import re
-from datetime import datetime, timedelta
 
 import pytest
 from playwright.sync_api import Page, expect
@@ -20,7 +19,7 @@ FIGURES = "construction=universal rated_v=230 rated_a=6 noload_rpm=12000 noload_
 @pytest.fixture
 def work(shop: Shop) -> Work:
     """Return a tool with a new set, ready for power."""
-    shop.now = datetime.now() - timedelta(minutes=100)
+    shop.today(minutes=100)
     made = at_work(shop, "tool", FIGURES, "20.2 20.1")
     made.put("looked.springs=yes looked.holders=yes sound.commutator=yes sound.windings=yes sound.drive=yes")
     made.bench.fit("22", "22")

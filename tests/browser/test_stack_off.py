@@ -1,7 +1,5 @@
 """Stacks by keyboard and by touch: off in few keys, seen from what the type lends, back, and a shim short."""
 
-from datetime import datetime, timedelta
-
 import pytest
 from playwright.sync_api import Browser, Page, expect
 
@@ -39,7 +37,7 @@ MOST_KEYS, MOST_LENT = 90, 20
 @pytest.fixture
 def starters(shop: Shop) -> list[Work]:
     """Return two starters of one type on their sheets."""
-    shop.now = datetime.now() - timedelta(minutes=300)
+    shop.today(minutes=300)
     kind = save_type(shop.conn, shop.act(), "", name="Nose starter", motor_class="starter", brushes="4", typed={})
     motors = [shop.motor(tag=tag, motor_class="starter", type_id=kind) for tag in ("S-71", "S-72")]
     return [Work(shop, Bench(shop, motor)).safe() for motor in motors]

@@ -1,7 +1,6 @@
 """A whole job with its stack by keyboard: off, back with a seal turned and put right, gates, run, certificate."""
 
 import re
-from datetime import datetime, timedelta
 
 import pytest
 from playwright.sync_api import Page, expect
@@ -19,7 +18,7 @@ FIGURES = "construction=universal rated_v=230 rated_a=6 noload_rpm=12000 noload_
 @pytest.fixture
 def work(shop: Shop) -> Work:
     """Return a tool on its sheet, made safe and measured."""
-    shop.now = datetime.now() - timedelta(minutes=200)
+    shop.today(minutes=200)
     made = at_work(shop, "tool", FIGURES, "20.2 20.1")
     return made.put("looked.springs=yes looked.holders=yes sound.commutator=yes sound.windings=yes sound.drive=yes")
 

@@ -1,7 +1,7 @@
 """A mistyped limit is corrected by keyboard in the middle of a visit: asked with its list, read again, signed."""
 
 import re
-from datetime import datetime, timedelta
+from datetime import datetime
 
 import pytest
 from playwright.sync_api import Page, expect
@@ -20,7 +20,7 @@ __all__ = ["served"]
 @pytest.fixture
 def saw(shop: Shop) -> Work:
     """Return a saw whose limit was typed as 19 for 9, on its sheet, run as it should."""
-    shop.now = datetime.now() - timedelta(minutes=100)
+    shop.today(minutes=100)
     figures = {"construction": "universal", "rated_v": "230", "noload_rpm": "12000", "noload_a": "2"}
     motor = shop.motor(tag="T-40", motor_class="tool", new_length="22", limit="19", set_is_new=False, figures=figures)
     work = Work(shop, Bench(shop, motor)).safe()

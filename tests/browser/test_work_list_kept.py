@@ -1,7 +1,5 @@
 """The work list kept by keyboard: a task added, another dropped with its reason, the order turned round."""
 
-from datetime import datetime, timedelta
-
 import pytest
 from playwright.sync_api import Page, expect
 
@@ -17,7 +15,7 @@ __all__ = ["served"]
 @pytest.fixture
 def work(shop: Shop) -> Work:
     """Return a tool at work, with a brush that sticks and a poor terminal."""
-    shop.now = datetime.now() - timedelta(minutes=100)
+    shop.today(minutes=100)
     made = at_work(shop, "tool", "construction=universal rated_v=230", "20.2 20.1")
     made.bench.see(1, "brush.sticky")
     made.bench.see(2, "terminal.poor")

@@ -3,7 +3,6 @@ the page for the lathe.
 """
 
 import re
-from datetime import datetime, timedelta
 from html import unescape
 from itertools import count
 
@@ -31,7 +30,7 @@ IDS = count(1)
 
 @pytest.fixture
 def sheet(shop: Shop) -> str:
-    shop.now = datetime.now() - timedelta(hours=3)
+    shop.today(minutes=180)
     made = open_sheet(
         shop.conn, shop.act(), shop.motor(motor_class="industrial", figures=FIGURES), kind="full", counter=""
     )
