@@ -64,6 +64,9 @@ def test_what_was_taken_on_a_stop_and_comes_later_is_kept_as_that_until_it_ran_a
     assert (life.state, life.finding.grade) == ("open", "change")
     assert life.finding.words.startswith("taken while a stop stood: volts 229; the gate “Before power” is not passed")
     assert ("run-v", 1, "found") not in work.bench.page.sheet.written
+    for text in ("", "nothing was run"):
+        with pytest.raises(InputError, match="kept by itself"):
+            work.bench.put("on-stop", text, 1)
     work.put("task.mend-run=yes")
     work.bench.ready()
     work.bench.run(run_v="230", run_a="2", run_rpm="12000")

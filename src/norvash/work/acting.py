@@ -183,9 +183,8 @@ def hold_role(conn: Connection, act: Act, role: str, needed: Role) -> None:
     if isinstance(act.origin, FromFile):
         player = access.find_member(conn, act.origin.by)
         role = player.role if player is not None else ""
-        if access.signs_in_since(conn) is None:
-            return
-    if act.origin is not None and not at_least(role, needed):
+    asked = isinstance(act.origin, InSession) or (act.origin is not None and access.signs_in_since(conn) is not None)
+    if asked and not at_least(role, needed):
         raise NotAllowed(needed)
 
 

@@ -33,7 +33,7 @@ from norvash.work.saying import Saying, say
 from norvash.work.sheet_state import put_together
 from norvash.work.sighting import AGAIN, Seeing, sight_for
 from norvash.work.standing import Judged, foresee, judge
-from norvash.work.taken_on_stop import comes_later, given_on_stop, taken_on_stop
+from norvash.work.taken_on_stop import comes_later, given_on_stop, refuse_by_hand, taken_on_stop
 
 NOT_SAID = Seeing()
 
@@ -61,6 +61,7 @@ def enter(
         context = load(conn, unsigned(conn, sheet_id).motor_id)
         sheet = sheet_of(conn, context, sheet_id)
         field = _field(field_id, place, context, taken_back=not text.strip())
+        refuse_by_hand(now, field)
         again = seeing.answer in (AGAIN, "left")
         person = people.fetch_person(conn, now.person_id).name
         try:

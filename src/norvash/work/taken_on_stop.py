@@ -4,7 +4,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import ON_STOP
-from norvash.errors import StopHolds
+from norvash.errors import InputError, StopHolds
 from norvash.work.acting import Act, Change, InSession
 from norvash.work.context import Context
 from norvash.work.entered import entered
@@ -17,6 +17,19 @@ _MOST = 160
 def comes_later(act: Act) -> bool:
     """Tell whether an act tells of what was done before it was sent: it is no use to refuse it."""
     return act.record is not None or (isinstance(act.origin, InSession) and act.origin.waited)
+
+
+def refuse_by_hand(act: Act, field: Field) -> None:
+    """Refuse to write or to empty by hand what is kept by itself: a file brings it as it was.
+
+    Raises: InputError.
+    """
+    if field is ON_STOP and act.record is None:
+        raise InputError(
+            "What was taken while a stop stood is kept by itself, and not edited.",
+            "Mend what stopped it, then run it again: that ends it.",
+            "value",
+        )
 
 
 def given_on_stop(act: Act, person: str, field: Field, text: str, stop: StopHolds) -> Given:

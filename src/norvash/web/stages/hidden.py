@@ -39,14 +39,15 @@ class Hidden:
             }
         )
 
-    def to(self, field: str, place: int, given: Given | None, answer: str = "") -> Markup:
-        """Return the same in an address: a form that says it so is half as long."""
+    def to(self, field: str, place: int, given: Given | None, answer: str = "", sight: str = "") -> Markup:
+        """Return the same in an address: a form that says it so is half as long; `sight` says in which it is."""
         self.fields.drew(field, place)
         said = f"/sheets/{self.sheet_id}/entries?field={field}&amp;stage={self.stage}"
         said += f"&amp;place={place}" if place else ""
         said += f"&amp;position={self.position}" if self.position else ""
-        said += f"&amp;replaces={quote(given.id)}" if given else ""
-        return Markup(f"{said}&amp;act_id={self.act_id}-{field}-{place}{answer}")  # noqa: S704  (ids are plain)
+        said += f"{sight}&amp;replaces={quote(given.id)}" if given else sight
+        # Ids of fields and stages, sights and numbers are plain in an address; so is what is written here.
+        return Markup(f"{said}&amp;act_id={self.act_id}-{field}-{place}{answer}")  # noqa: S704
 
     def form(
         self,
@@ -77,18 +78,9 @@ class Hidden:
 
     def address(self, entry: Entry, answer: str = "") -> Markup:
         """Return where an entry is sent: what it is of, which act it would be, what it stands over, in which sight."""
-        self.fields.drew(entry.field.id, entry.place)
-        said = f"/sheets/{self.sheet_id}/entries?field={entry.field.id}&amp;stage={self.stage}"
-        if entry.place:
-            said += f"&amp;place={entry.place}"
-        if self.position:
-            said += f"&amp;position={self.position}"
-        if entry.sight and entry.field.sighted:
-            said += f"&amp;sight={entry.sight}&amp;touched={'1' if entry.both else '0'}"
-        if entry.given:
-            said += f"&amp;replaces={quote(entry.given.id)}"
-        # Ids of fields and stages, sights and numbers are plain in an address; so is what is written here.
-        return Markup(f"{said}&amp;act_id={self.act_id}-{entry.field.id}-{entry.place}{answer}")  # noqa: S704
+        seen = bool(entry.sight) and entry.field.sighted
+        sight = f"&amp;sight={entry.sight}&amp;touched={'1' if entry.both else '0'}" if seen else ""
+        return self.to(entry.field.id, entry.place, entry.given, answer, sight)
 
 
 def _fields(put: dict[str, str]) -> Markup:

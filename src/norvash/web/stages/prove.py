@@ -16,7 +16,7 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
 from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
-from norvash.core.sheet.stages.prove.run_fields import POINT, RAN, REST, RUN_HOW
+from norvash.core.sheet.stages.prove.run_fields import ON_STOP, POINT, RAN, REST, RUN_HOW
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.visit.walk import opened
 from norvash.core.text.words import grouped
@@ -75,7 +75,7 @@ def view(at: At) -> Prove:
         gate=gate_shown(POWER, shown),
         points=points,
         heads=points[0] if points else [],
-        rest=[entry(shown, f) for f in REST if f is not RAN and f.is_offered(facts, rules)],
+        rest=[entry(shown, f) for f in REST if f not in (RAN, ON_STOP) and f.is_offered(facts, rules)],
         ran=entry(shown, RAN),
         said=_said(shown, run),
         drawn=_drawn(shown, run),

@@ -3,6 +3,7 @@
 from collections.abc import Iterable
 
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.stages.catalogue import TASKS, TOLD_BY, field_of
 from norvash.core.sheet.stages.rework import done_task
@@ -43,7 +44,8 @@ def proof_asked(life: Life) -> str:
         return "measure the new brushes" if life.done else "measure the brushes"
     fields = [f for f in TOLD_BY.get(life.finding.id, ()) if f.id != life.finding.look]
     if fields and not life.by_sight:
-        return f"measure again: {fields[0].label[0].lower()}{fields[0].label[1:]}"
+        again = "ask" if life.finding.part is COMPLAINT else "measure again"
+        return f"{again}: {fields[0].label[0].lower()}{fields[0].label[1:]}"
     return "look again"
 
 

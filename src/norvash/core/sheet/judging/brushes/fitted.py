@@ -40,7 +40,7 @@ def differences(of_set: BrushSet, sheet: Sheet, figures: Figures, rules: MotorRu
     for size in (new, *_measured(new, of_set, sheet)):
         for point in compared(Offer(kind="brush set", old=old, new=size, machine=machine), rules).points:
             if point.answer == REFUSED and (finding := _found(point)) is not None:
-                found.setdefault(finding.id, finding.saying(f"the set: {point.words}"))
+                found.setdefault(finding.id, finding.saying(point.words))
     yield from found.values()
 
 

@@ -147,6 +147,11 @@ FINDINGS = (
 
 def _width(field_id: str, label: str, *touched_by: Task, tells: tuple[Finding, ...] = ()) -> Quantity:
     """Return the field of a width of a box, or of the brush in it."""
+    return _size(field_id, label, *touched_by, tells=(CLEARANCE_TIGHT, CLEARANCE_WRONG, CLEARANCE_LOOSE, *tells))
+
+
+def _size(field_id: str, label: str, *touched_by: Task, tells: tuple[Finding, ...]) -> Quantity:
+    """Return the field of a size at one position."""
     return quantity(
         field_id,
         "Holders",
@@ -157,7 +162,7 @@ def _width(field_id: str, label: str, *touched_by: Task, tells: tuple[Finding, .
         low=0.1,
         high=500,
         judged=True,
-        tells=(CLEARANCE_TIGHT, CLEARANCE_WRONG, CLEARANCE_LOOSE, *tells),
+        tells=tells,
         touched_by=touched_by,
     )
 
@@ -179,18 +184,6 @@ FIELDS: tuple[Field, ...] = (
     BRUSH_T := _width("brush-t", "Brush, along the rotation", tells=(SET_SECTION,)),
     BOX_A := _width("box-a", "Box, along the shaft", RENEW_HOLDER, FREE_HOLDER),
     BRUSH_A := _width("brush-a", "Brush, along the shaft", tells=(SET_SECTION,)),
-    BRUSH_LEAD := quantity(
-        "lead-length",
-        "Holders",
-        "Lead, free length",
-        "length",
-        needs="safe",
-        per="position",
-        low=1,
-        high=1000,
-        judged=True,
-        tells=(SET_LEAD,),
-        touched_by=(FIT_SET,),
-    ),
+    BRUSH_LEAD := _size("lead-length", "Lead, free length", FIT_SET, tells=(SET_LEAD,)),
     HOLDERS_LOOKED := tick("looked.holders", "Looked at", "holders and insulators looked at", needs="safe"),
 )
