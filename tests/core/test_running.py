@@ -136,6 +136,7 @@ MAGNET = facts("appliance", 2, construction="permanent-magnet", rated_v=24.0, ra
 IDLER = facts("appliance", 2, construction="universal", rated_v=230.0, rated_a=5.0)
 DYNAMO = facts("generator", 2, rated_v=12.0)
 VEHICLES = facts("generator", 2, rated_v=12.0, rated_rpm=1500.0)
+PERMITTED_PLANT = facts("generator", 4, rated_v=220.0, rated_rpm=1450.0, permitted_rpm=1750.0)
 PLANT = facts("generator", 4, rated_v=220.0, rated_rpm=1450.0)
 # A motor, what its run read, what it finds and how grave, what is said of it, and what it lacks as a proof.
 RUNS: dict[str, tuple[Facts, dict[str, Any], str, str, str]] = {
@@ -158,6 +159,8 @@ RUNS: dict[str, tuple[Facts, dict[str, Any], str, str, str]] = {
     "a dynamo that does not": (DYNAMO, {"run_rpm": (900.0, 1900.0), "run_v": (5.6, 11.0)}, "", "not judged", "the speed of its plate"),
     "a generator a little fast": (PLANT, {"run_rpm": (800.0, 1600.0), "run_v": (110.0, 225.0)}, "run.speed plan", "110.3% of its plate's", ""),
     "a generator far too fast": (PLANT, {"run_rpm": (800.0, 1750.0), "run_v": (110.0, 225.0)}, "run.overspeed stop", "120.7% of its plate's", ""),
+    "a generator over its permitted speed": (PERMITTED_PLANT, {"run_rpm": (800.0, 1800.0), "run_v": (110.0, 225.0)}, "run.overspeed stop", "at most 1", ""),
+    "a generator whose maker permits it": (PERMITTED_PLANT, {"run_rpm": (800.0, 1745.0), "run_v": (110.0, 225.0)}, "run.speed plan", "120.3%", ""),
     "a vehicle's dynamo over its plate": (VEHICLES, {"run_rpm": (900.0, 1900.0), "run_v": (5.6, 13.4)}, "", "say its permitted speed", ""),
     "a dynamo with no plate": (facts("generator"), {"run_rpm": (900.0, 1900.0), "run_v": (5.6, 11.0)}, "", "not judged", "the volts and the speed"),
 }

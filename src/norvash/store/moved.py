@@ -18,6 +18,7 @@ _MOVED = """select m.*, a.at, a.seq, a.played_by is not null and a.played_by <> 
                     from act la join person lp on lp.id = la.result_id
                     where la.job = 'give a role' and la.at >= a.at and la.result_id <> a.person_id
                       and lp.role = 'viewer' and json_extract(la.after_json, '$.role') = 'viewer'
+                      and json_extract(la.before_json, '$.role') <> 'viewer'
                     order by la.seq desc limit 1) as left,
                    not exists (select 1 from secret s join person q on q.id = s.person_id
                                where q.id <> a.person_id and q.role <> 'viewer') as alone

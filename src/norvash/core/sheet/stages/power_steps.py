@@ -6,6 +6,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gate import Step
 from norvash.core.sheet.stages.prove.volts import run_free_words
+from norvash.core.sheet.stages.safe_steps import GAS_FREE
 
 _POWER = (
     Step("insulation", "Insulation measured, terminals tight", "people clear while it is tested, discharge afterwards"),
@@ -17,9 +18,6 @@ _POWER = (
     Step("clear", "People clear, stop within reach", "a short touch of power first"),
 )
 _WET = "in the wet: only behind a residual current device that was tried"
-_GAS_FREE = Step(
-    "gas-free", "Air measured: no dust or gas in it that burns", "no power and no spark before that, and none after it"
-)
 _CLEAR_DRIVEN = Step(
     "clear", "People clear, stop within reach", "what drives it is stopped at once where it sparks, smells or shakes"
 )
@@ -71,7 +69,7 @@ _BELT = Step("belt-on", "Belt on and guarded: never unloaded", "a series motor t
 _AWAY = Step("speed", _COUPLED, "without load it runs away")
 _EVERY = (
     *_POWER,
-    _GAS_FREE,
+    GAS_FREE,
     _EARTH,
     *_NO_EARTH.values(),
     _DRIVEN,
@@ -93,7 +91,7 @@ def before_power(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     if facts.wet:
         first = (replace(first[0], caution=f"{first[0].caution}; {_WET}"), *first[1:])
     if facts.burning_air:
-        first = (_GAS_FREE, *first)
+        first = (GAS_FREE, *first)
     return (*first, *_earth(facts), *_by_construction(facts, rules), *_by_what_it_turns(facts))
 
 

@@ -69,7 +69,7 @@ _CLASS: dict[str, tuple[Step, ...]] = {
 }
 _OF_FEED = {"appliance": "plug", "industrial": "fixed", "traction": "battery"}
 _WHEELS = Step("wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads")
-_GAS_FREE = Step(
+GAS_FREE = Step(
     "gas-free",
     "Air measured: no dust or gas in it that burns",
     "no power and no spark before that; only parts that are made for it go in",
@@ -94,7 +94,7 @@ EVERY_SAFE_STEP = (
     _STILL,
     _WHEELS,
     *(s for c in _CLASS.values() for s in c),
-    _GAS_FREE,
+    GAS_FREE,
     _CAPACITORS,
     _MAGNETS,
     _LIFT,
@@ -108,7 +108,7 @@ def to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     made += [_WHEELS] if facts.drives_wheels else []
     made += [_said(step, facts) for step in _CLASS[facts.motor_class]]
     if facts.burning_air:
-        made.append(_GAS_FREE)
+        made.append(GAS_FREE)
     if facts.capacitors:
         made.append(_CAPACITORS)
     if facts.magnets:

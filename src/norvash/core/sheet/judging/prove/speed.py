@@ -157,7 +157,9 @@ def _driven_fast(fast: float, facts: Facts, rules: MotorRules) -> Iterator[Said 
         return
     rule = ("speed.driven-plan", "speed.driven-stop")
     yield Said(f"{words}.", not over(fast, plan * rated), rule)
-    if over(fast, stop * rated):
+    if stated is not None and over(fast, stated):
+        return  # its permitted speed says so itself
+    if stated is None and over(fast, stop * rated):
         yield RUN_OVERSPEED.saying(f"driven faster than it may turn: {words}, over {stop:g} times")
     elif over(fast, plan * rated):
         yield RUN_SPEED.saying(f"driven too fast: {words}; set the drive")

@@ -49,9 +49,14 @@ def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iter
         yield from ((0, f) for f in judge_run(run_now(sheet), rules).found)
 
 
+def _taken(sheet: Sheet) -> list[Given]:
+    """Return what was taken while a stop stood, in order."""
+    return [given for place in ON_STOP.places(sheet) if (given := ON_STOP.given(sheet, place)) is not None]
+
+
 def _on_stop(sheet: Sheet) -> Iterator[Noted]:
     """Yield what was taken while a stop stood, as it was sent."""
-    taken = [given for place in ON_STOP.places(sheet) if (given := ON_STOP.given(sheet, place)) is not None]
+    taken = _taken(sheet)
     if taken:
         more = f", and {len(taken) - 1} more" if len(taken) > 1 else ""
         yield 0, RUN_ON_STOP.saying(f"taken while a stop stood: {taken[0].typed}{more}")
@@ -59,9 +64,8 @@ def _on_stop(sheet: Sheet) -> Iterator[Noted]:
 
 def _answered(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     """Yield what a run has answered: one after what was taken on a stop, that is as it should be."""
-    taken = [given.at for place in ON_STOP.places(sheet) if (given := ON_STOP.given(sheet, place)) is not None]
-    ran = RAN.given(sheet)
-    if taken and ran is not None and ran.at >= last_work(sheet) > max(taken):
+    taken, ran = _taken(sheet), RAN.given(sheet)
+    if taken and ran is not None and ran.at >= last_work(sheet) > max(g.at for g in taken):
         yield RUN_ON_STOP
     yield from _at_speed_again(sheet, rules)
 
