@@ -4,12 +4,14 @@ from dataclasses import dataclass
 
 from norvash.core.record.stated import Confirmed
 from norvash.core.sheet.ground import said
+from norvash.core.sheet.judging.commutator.copper_now import copper_now
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.moved import Moved
 from norvash.errors import Conflict, InputError
 from norvash.store import access, moved, people
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
+from norvash.work.cut_waits import cut_waits
 from norvash.work.loading import load
 from norvash.work.saying import Saying, say
 from norvash.work.standing import Judged, judge
@@ -27,10 +29,14 @@ class RestsOn:
 
 
 def rests_on(conn: Connection, judged: Judged) -> tuple[RestsOn, ...]:
-    """Return the changes on which something of a motor rests, the newest first, confirmed ones too."""
-    lives = [x for x in judged.found.lives if x.moves]
-    kept = {m.id: m for m in moved.list_of_motor(conn, judged.context.motor, _SHOWN)}
-    found = kept | {m.id: kept.get(m.id, m) for x in lives for m in x.moves}
+    """Return the changes on which something of a motor rests, or for which its cut waits, the newest first, confirmed
+    ones too.
+    """
+    context, lives = judged.context, [x for x in judged.found.lives if x.moves]
+    sheet = context.open_sheet if context.grounds else None
+    waits = cut_waits(context, sheet, copper_now(sheet, context.rules)) if sheet is not None else ()
+    kept = {m.id: m for m in moved.list_of_motor(conn, context.motor, _SHOWN)}
+    found = kept | {m.id: kept.get(m.id, m) for x in lives for m in x.moves} | {m.id: m for m in waits}
     return tuple(
         RestsOn(m, said(m), tuple(x for x in lives if m.id in {y.id for y in x.moves}))
         for m in sorted(found.values(), key=lambda m: m.at, reverse=True)

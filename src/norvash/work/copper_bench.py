@@ -1,14 +1,16 @@
 """What the stage of the commutator knows beside its own sheet: the machine's speeds, and how long slots take here."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from norvash.core.sheet.given import Earlier, Given
+from norvash.core.sheet.ground import said
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now
 from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.cut import LATHE_SPEEDS
 from norvash.store import entries
 from norvash.store.database import Connection
+from norvash.work.cut_waits import cut_waits
 from norvash.work.sheet_page import SheetPage
 from norvash.work.slots_here import slots_here
 
@@ -29,7 +31,7 @@ class CopperBench:
 def copper_bench(conn: Connection, shown: SheetPage) -> CopperBench:
     """Return the commutator of a sheet with what the site has learnt."""
     rules = shown.context.rules
-    now, slots = copper_now(shown.sheet, rules), slots_here(conn, rules)
+    now, slots = copper_of(shown), slots_here(conn, rules)
     earlier = entries.list_earlier(conn, shown.row.motor_id, shown.row.number, (BAR_MAP.id,)).get((BAR_MAP.id, 0))
     return CopperBench(
         now=now,
@@ -38,3 +40,10 @@ def copper_bench(conn: Connection, shown: SheetPage) -> CopperBench:
         slot_min=slots.minutes(now, shown.sheet, rules),
         earlier_map=earlier,
     )
+
+
+def copper_of(shown: SheetPage) -> CopperNow:
+    """Return the commutator of a sheet; a cut that only an unconfirmed change allows waits until it is confirmed."""
+    now = copper_now(shown.sheet, shown.context.rules)
+    waits = cut_waits(shown.context, shown.sheet, now)
+    return replace(now, condemned=f"first it is confirmed: {'; '.join(map(said, waits))}") if waits else now

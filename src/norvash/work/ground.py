@@ -7,10 +7,12 @@ from datetime import date
 
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.implausible import implausible
+from norvash.core.sheet.judging.commutator.copper_now import copper_now
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.life import At
 from norvash.core.sheet.moved import Answer, Explained, Kind, Moved, Scope, Value
 from norvash.core.sheet.stages.brushes.carbon import SET_WORN
+from norvash.core.sheet.stages.commutator.cut import COPPER_REFUSED
 from norvash.core.text.words import listed
 from norvash.core.verdict.before_work import worn
 from norvash.core.verdict.grades import GRADES, WORDS, Grade
@@ -159,8 +161,8 @@ def softened(before: Context, after: Context, today: date) -> tuple[Softened, ..
 
 
 def _stands(context: Context, today: date) -> dict[At, tuple[str, str, Grade]]:
-    """Return what is found on a motor from planning upwards: what stands on its open sheet, what the newest values of a
-    signed one say today of what stands since, and its carbon.
+    """Return what is found on a motor from planning upwards: what stands on its open sheet and the cut that is refused
+    there, what the newest values of a signed one say today of what stands since, and its carbon.
     """
     found = findings(context.state, context.rules, today)
     lives = {x.at: (x.place, x.finding.words, x.finding.grade) for x in found.lives if x.stands and x.finding.grave}
@@ -169,6 +171,8 @@ def _stands(context: Context, today: date) -> dict[At, tuple[str, str, Grade]]:
         carbon = worn(found.by_all)
         if carbon is not None:
             lives[0, SET_WORN.id] = ("The set", WORDS[carbon].lower(), carbon)
+    elif (plan := copper_now(context.open_sheet, context.rules).plan) is not None and not plan.chosen.allowed:
+        lives.setdefault((0, COPPER_REFUSED.id), (COPPER_REFUSED.place(0, {}), COPPER_REFUSED.words, COPPER_REFUSED.grade))
     return lives
 
 

@@ -5,7 +5,6 @@ from math import pi
 
 from norvash.core.commutator.cut import Plan
 from norvash.core.running.plan import RunIn
-from norvash.core.sheet.judging.commutator.copper_now import copper_now
 from norvash.core.sheet.judging.commutator.says import cut_says, map_says, run_says, test_says
 from norvash.core.sheet.judging.drive.says import drive_says
 from norvash.core.sheet.judging.prove.driven import driven_told
@@ -26,6 +25,7 @@ from norvash.core.sheet.stages.rework import STAGE as REWORK
 from norvash.core.sheet.stages.windings.stage import STAGE as WINDINGS
 from norvash.core.sheet.visit.walk import touched
 from norvash.store.database import Connection
+from norvash.work.copper_bench import copper_of
 from norvash.work.sheet_page import SheetPage
 from norvash.work.slots_here import slots_here
 
@@ -49,7 +49,7 @@ def _words(said: Iterable[Said]) -> Iterator[str]:
 
 def _copper(conn: Connection, page: SheetPage) -> Iterator[str]:
     sheet, rules = page.sheet, page.context.rules
-    now = copper_now(sheet, rules)
+    now = copper_of(page)
     for said in (map_says(now), run_says(now), test_says(now), cut_says(sheet, now, slots_here(conn, rules), rules)):
         yield from _words(said)
     if now.plan is not None and now.plan.chosen.allowed:
