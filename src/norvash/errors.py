@@ -45,6 +45,10 @@ class StopHolds(Conflict):
     """Power waits for something that stops the motor: what was taken all the same is kept as that."""
 
 
+class StopForbids(InputError):
+    """A test with power on that a stop forbids: what comes later is kept all the same, as taken on a stop."""
+
+
 class Unavailable(NorvashError):
     """The database cannot do what was asked just now: `state` is why, `wait_s` when to ask again [s]."""
 

@@ -8,7 +8,9 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.stages.gates import POWER
+from norvash.core.sheet.stages.prove.run_fields import ON_STOP
 from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.sheet.visit.walk import open_permits
 from norvash.errors import Conflict, InputError, NorvashError, StopHolds
 from norvash.work.access import member_of
 from norvash.work.acting import FromFile, InSession
@@ -71,6 +73,26 @@ def test_what_was_taken_on_a_stop_and_comes_later_is_kept_as_that_until_it_ran_a
     work.bench.ready()
     work.bench.run(run_v="230", run_a="2", run_rpm="12000")
     assert work.bench.life("run.on-stop").state == "proven"
+
+
+def test_a_test_with_power_on_that_a_stop_forbids_and_what_was_read_in_it_are_kept_from_a_file(shop: Shop) -> None:
+    work = at_work(shop, "starter", "rated_v=12")
+    work.put("seen.commutator.raised=yes")
+    more = {"who": "Ines", "barriers": "rope", "minutes": "20", "turns": "free", "volts": "12"}
+    comes = FromFile(shop.person, work.bench.motor)
+    read: dict[str, str] = {}
+    for field, place, text, asked in (("permit.open", 1, "a try", more), ("cranking-v", 0, "10.4", read)):
+        with pytest.raises((InputError, Conflict), match="Power waits|measured with power on"):
+            work.bench.put(field, text, place, **asked)
+        act = replace(shop.later(minutes=1).act(), origin=comes)
+        enter(shop.conn, act, work.bench.id, field_id=field, place=place, text=text, more=asked)
+    sheet = work.bench.page.sheet
+    assert [ON_STOP.given(sheet, n).typed.partition(";")[0] for n in ON_STOP.places(sheet)] == [
+        "opened a try",
+        "while cranking 10.4",
+    ]
+    assert not open_permits(sheet)
+    assert work.bench.life("run.on-stop").finding.words.endswith("and 1 more")
 
 
 # With what stands a test with power on is opened or not: how the motor turns in it, and with how many volts.

@@ -44,7 +44,7 @@ def hold_entry(
     if taken_back:
         hold_waiver(sheet, field.id)
     elif field.needs == "permit":
-        _hold_permit(sheet, now)
+        _hold_permit(sheet, now, context)
         if any(f.part is RUN for f in field.tells):
             _hold_turning(sheet, field, place, context, again=again)
     elif field.needs:
@@ -52,9 +52,10 @@ def hold_entry(
         hold_at_gate(sheet, field.needs, context, now, of_run=one_more)
 
 
-def _hold_permit(sheet: Sheet, now: datetime) -> None:
+def _hold_permit(sheet: Sheet, now: datetime, context: Context) -> None:
     if not open_permits(sheet):
-        raise Conflict(
+        stopped = any(holds_power(x) for x in lives(context.state.told))
+        raise (StopHolds if stopped else Conflict)(
             "This is measured with power on.", "Open a test with power on first: why, who, barriers, how long.", "value"
         )
     if not permitted(sheet, now):

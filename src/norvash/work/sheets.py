@@ -18,7 +18,7 @@ from norvash.core.sheet.stages.gates import GATES, SAFE
 from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, read_anew, touched, work_beside
 from norvash.core.sheet.visit.entry_read import Read
 from norvash.core.sheet.visit.typed import place_of, read_entry
-from norvash.errors import Conflict, InputError, NotFound, StopHolds
+from norvash.errors import Conflict, InputError, NotFound, StopForbids, StopHolds
 from norvash.store import people, sheets
 from norvash.store.database import Connection
 from norvash.store.records import kept
@@ -64,12 +64,6 @@ def enter(
         refuse_by_hand(now, field)
         again = seeing.answer in (AGAIN, "left")
         person = people.fetch_person(conn, now.person_id).name
-        try:
-            hold_entry(sheet, field, place, context, now.at, taken_back=not text.strip(), again=again)
-        except StopHolds as stop:
-            if not comes_later(now):
-                raise
-            return taken_on_stop(context, sheet, given_on_stop(now, person, field, text, stop))
         touching = _touched(context, sheet, field, place)
         alone = len(people.list_people(conn)) < 2
         value = _Entry(
@@ -87,7 +81,13 @@ def enter(
         sight = _sight(field, seeing, touched=touching, beside=bool(work_beside(field, done_tasks(sheet))))
         if not seeing.answer and sight == "left" and read_anew(field, sheet, place):
             seeing = replace(seeing, answer=AGAIN)
-        placed = put(context, value, seeing, sight=sight, replaces=replaces, now=now.at)
+        try:
+            hold_entry(sheet, field, place, context, now.at, taken_back=not text.strip(), again=again)
+            placed = put(context, value, seeing, sight=sight, replaces=replaces, now=now.at)
+        except (StopHolds, StopForbids) as stop:
+            if not comes_later(now):
+                raise
+            return taken_on_stop(context, sheet, given_on_stop(now, person, field, text, stop))
         why = seeing.why if placed.slip else ""
         after = {"field": field.id, "place": place, **_told_of(placed.said), **({"slip": why} if why else {})}
         before = {"typed": placed.there.words} if placed.there is not None else {}

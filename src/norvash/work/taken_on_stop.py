@@ -4,7 +4,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import ON_STOP
-from norvash.errors import InputError, StopHolds
+from norvash.errors import InputError, StopForbids, StopHolds
 from norvash.work.acting import Act, Change, InSession
 from norvash.work.context import Context
 from norvash.work.entered import entered
@@ -32,7 +32,7 @@ def refuse_by_hand(act: Act, field: Field) -> None:
         )
 
 
-def given_on_stop(act: Act, person: str, field: Field, text: str, stop: StopHolds) -> Given:
+def given_on_stop(act: Act, person: str, field: Field, text: str, stop: StopHolds | StopForbids) -> Given:
     """Return a value as it is kept: in words, with what power waited for; it is no reading of a proof run."""
     words = f"{field.label.lower()} {text.strip()}; {stop.problem[0].lower()}{stop.problem[1:]}"[:_MOST].rstrip(".")
     return Given(id=act.id, typed=words, word=words, number=None, person=person, at=act.at)

@@ -11,20 +11,20 @@ from norvash.core.sheet.stages.before.fields import PERMIT_CLOSE, PERMIT_OPEN
 from norvash.core.sheet.visit.lives import lives
 from norvash.core.sheet.visit.permit import refuse_surface
 from norvash.core.sheet.visit.stops import stop_on_permit
-from norvash.errors import InputError
+from norvash.errors import InputError, StopForbids
 
 
 def refuse_permit(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, rules: MotorRules) -> None:
     """Refuse a permit that its track or a stop forbids, and one that is closed though nobody has opened it.
 
-    Raises: InputError. Source: rules dress.low, dress.high
+    Raises: InputError, StopForbids. Source: rules dress.low, dress.high
     """
     record = asked.record
     if field is PERMIT_OPEN and isinstance(record, PermitRecord):
         stop = stop_on_permit(lives(told), record, sheet)
         if stop is not None:
             decision = stop.finding.decision
-            raise InputError(
+            raise StopForbids(
                 f"Power waits: {stop.place}, {stop.finding.words}.", f"{decision[0].upper()}{decision[1:]}.", "turns"
             )
     if field is PERMIT_OPEN and isinstance(record, PermitRecord) and record.rpm is not None:
