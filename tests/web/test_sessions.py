@@ -5,6 +5,7 @@ import itertools
 import re
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
+from dataclasses import replace
 from datetime import timedelta
 from pathlib import Path
 
@@ -21,8 +22,10 @@ from norvash.store.database import transaction
 from norvash.store.signed import CONFIRMED
 from norvash.web.app import create_app
 from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
+from norvash.work.access import add_member
 from norvash.work.attempts import Attempts, WrongSecret
 from norvash.work.may import MAY
+from norvash.work.signed_how import confirm_played, signed_how
 from pages import ORIGIN
 from signing_in import INES, WORDS, browser, code_on, lead
 
@@ -121,10 +124,11 @@ def test_a_signature_says_how_somebody_stood_behind_it(client: TestClient, shop:
     assert "(before sign-in)" in client.get(f"/sheets/{older}/sign").text
     file = JOBS / "put-off-found-again.json"
     play_file(file, db, "Ines Torvald", go_on=True)
-    played, of = shop.conn.execute(
+    (played, of), (second, _) = shop.conn.execute(
         """select s.id, s.motor_id from sheet s join act a on a.id = s.act_id
-           where a.played_by is not null and s.signed_json like '%"signed_as": "certificate"%' limit 1"""
-    ).fetchone()
+           where a.played_by is not null and s.signed_at is not null
+           order by s.signed_json like '%"signed_as": "certificate"%' desc, s.number limit 2"""
+    ).fetchall()
     page = " ".join(client.get(f"/sheets/{played}/sign").text.split())
     assert "(from a file, by nobody signed in here)" in page
     assert "As a certificate it counts once somebody does" in page
@@ -140,6 +144,10 @@ def test_a_signature_says_how_somebody_stood_behind_it(client: TestClient, shop:
     assert ("It says:" in page, listed(of)) == (False, before - 1)
     assert client.post(f"/sheets/{played}/confirm", data={"act_id": "confirms-again"}).status_code == 409
     assert client.post(f"/sheets/{older}/confirm", data={"act_id": "confirms-own"}).status_code == 409
+    late = add_member(shop.conn, shop.act(), "Ela Aldous", "lead")
+    confirm_played(shop.conn, replace(shop.act(), person_id=late), second)
+    words = signed_how(shop.conn, second).words
+    assert re.search(r"by Ela Aldous, lead, .*, whose account .+ made on .*, after it came$", words)
 
 
 def test_a_session_is_not_fixed_and_not_replayed(client: TestClient) -> None:

@@ -7,8 +7,8 @@ import pytest
 from bench_sheet import Bench
 from conftest import Shop
 from copper_motor import COPPER
-from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.sheet.judging.commutator.says import cut_says
+from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.store import motors, people
 from norvash.work.changing_figures import change_figures
 from norvash.work.confirming import confirm
@@ -81,7 +81,9 @@ def test_a_cut_that_a_milder_least_diameter_allows_waits_until_somebody_else_con
     def refused() -> None:
         visit.put("track-d", "96.0\n96.0")
         visit.put("groove", "0.5")
-        assert not copper_of(visit.page).plan.chosen.allowed
+        plan = copper_of(visit.page).plan
+        assert plan is not None
+        assert not plan.chosen.allowed
 
     state("96.5")
     refused()

@@ -152,6 +152,25 @@ OF_ITS_BRUSHES = {
     "too wide whatever the box": ({"brush-a": "8.6"}, "set.section"),
     "a lead as short as its travel": ({"lead-length": "18"}, "set.lead"),
 }
+# The figures of a motor, the length that a brush of its new set has, and what is found.
+LONGER = {
+    "where lead and spring sit": ("no", "23", "set.length"),
+    "where the top is dressed": ("yes", "23", ""),
+    "where nobody says what sits there": ("", "23", ""),
+    "by less than the gauge tells": ("no", "22.05", ""),
+}
+
+
+@pytest.mark.parametrize(("free", "length", "found"), LONGER.values(), ids=LONGER)
+def test_a_set_that_is_longer_than_its_holder_takes(shop: Shop, free: str, length: str, found: str) -> None:
+    figures = {**TYPE, **({"top_free": free} if free else {})}
+    work = Work(shop, Bench(shop, shop.motor(new_length="22", limit="8", figures=figures))).safe()
+    work.bench.fit(length, "22", part="K 14")
+    lives = [x for x in work.bench.page.found.lives if x.finding.id.startswith("set.")]
+    assert [(x.finding.id, x.finding.grade) for x in lives] == [(f, "change") for f in found.split()]
+    if found:
+        work.bench.fit("22", "22", part="K 14", reason="damaged")
+        assert work.bench.life("set.length").state == "proven"
 
 
 @pytest.mark.parametrize(("typed", "found"), OF_ITS_BRUSHES.values(), ids=OF_ITS_BRUSHES)

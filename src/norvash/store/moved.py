@@ -8,6 +8,7 @@ from norvash.core.record.record import Motor
 from norvash.core.sheet.moved import Moved
 from norvash.core.text.words import day_words
 from norvash.store.database import Connection, Row
+from norvash.store.signed import account_words
 
 _MOVED = """select m.*, a.at, a.seq, a.played_by is not null and a.played_by <> '' as from_file,
                    p.name as person, coalesce(cp.name, '') as confirmed_by, cp.role as confirmed_role,
@@ -59,10 +60,8 @@ def _how(row: Row) -> str:
         return ""
     on = day_words(datetime.fromisoformat(row["confirmed_at"]).date())
     words = f"{row['confirmed_by']}, {row['confirmed_role']}, on {on}"
-    if row["confirmer_made_by"] is None or row["confirmer_made_at"] <= row["at"]:
-        return words
-    made = day_words(datetime.fromisoformat(row["confirmer_made_at"]).date())
-    return f"{words}, whose account {row['confirmer_made_by']} made on {made}, after the change"
+    made_by = row["confirmer_made_by"] if row["confirmer_made_at"] > row["at"] else None
+    return words + account_words(made_by, row["confirmer_made_at"], "after the change")
 
 
 def _left(words: str | None) -> str:

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.text.words import day_words
 from norvash.store.access import MEMBER, Member, member_read
 from norvash.store.database import Connection
 
@@ -63,7 +64,8 @@ def list_with_pin(conn: Connection, device_id: str) -> list[Member]:
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Signature:
     """The act that signed a sheet: when, whether in a session or from a file; who confirmed one from a file, in which
-    role and when; since when people sign in here, None where nobody ever has.
+    role and when, and of whom it is said that their account was made after it; since when people sign in here, None
+    where nobody ever has.
     """
 
     at: datetime
@@ -72,6 +74,7 @@ class Signature:
     confirmed_by: str
     confirmed_role: str
     confirmed_at: datetime | None
+    account: str
     signing_in_since: datetime | None
 
 
@@ -79,7 +82,10 @@ def signature_of(conn: Connection, sheet_id: str) -> Signature | None:
     """Return the act that signed a sheet, None for one that is open."""
     row = conn.execute(
         """select a.at, a.session_id, a.played_by, p.name as confirmed_by, p.role as confirmed_role,
-                  c.at as confirmed_at, (select signs_in_since from site where id = 1) as since
+                  c.at as confirmed_at, p.made_at as made_at,
+                  (select mp.name from act ma join person mp on mp.id = ma.person_id
+                   where ma.job = 'add a person' and ma.result_id = p.id and ma.seq > a.seq) as made_by,
+                  (select signs_in_since from site where id = 1) as since
            from sheet s join act a on a.motor_id = s.motor_id and a.job = 'sign a sheet' and a.at = s.signed_at
            left join act c on c.motor_id = s.motor_id and c.job = :confirming and c.result_id = s.id
            left join person p on p.id = c.person_id
@@ -95,8 +101,16 @@ def signature_of(conn: Connection, sheet_id: str) -> Signature | None:
         confirmed_by=row["confirmed_by"] or "",
         confirmed_role=row["confirmed_role"] or "",
         confirmed_at=datetime.fromisoformat(row["confirmed_at"]) if row["confirmed_at"] else None,
+        account=account_words(row["made_by"], row["made_at"], "after it came"),
         signing_in_since=datetime.fromisoformat(row["since"]) if row["since"] else None,
     )
+
+
+def account_words(made_by: str | None, made_at: str | None, after: str) -> str:
+    """Return that an account was made after what it confirms, and by whom, empty where it was there before."""
+    if not made_by or not made_at:
+        return ""
+    return f", whose account {made_by} made on {day_words(datetime.fromisoformat(made_at).date())}, {after}"
 
 
 def feed_key(conn: Connection) -> str:

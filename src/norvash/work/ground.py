@@ -172,7 +172,9 @@ def _stands(context: Context, today: date) -> dict[At, tuple[str, str, Grade]]:
         if carbon is not None:
             lives[0, SET_WORN.id] = ("The set", WORDS[carbon].lower(), carbon)
     elif (plan := copper_now(context.open_sheet, context.rules).plan) is not None and not plan.chosen.allowed:
-        lives.setdefault((0, COPPER_REFUSED.id), (COPPER_REFUSED.place(0, {}), COPPER_REFUSED.words, COPPER_REFUSED.grade))
+        lives.setdefault(
+            (0, COPPER_REFUSED.id), (COPPER_REFUSED.place(0, {}), COPPER_REFUSED.words, COPPER_REFUSED.grade)
+        )
     return lives
 
 

@@ -29,7 +29,8 @@ def signed_how(conn: Connection, sheet_id: str) -> SignedHow:
         by, on = found.confirmed_by, found.confirmed_at
         words = "from a file, by nobody signed in here"
         if on is not None:
-            words = f"from a file; confirmed by {by}, {found.confirmed_role}, signed in here, on {day_words(on.date())}"
+            who = f"{by}, {found.confirmed_role}, signed in here, on {day_words(on.date())}{found.account}"
+            words = f"from a file; confirmed by {who}"
         return SignedHow(words, from_file=True, confirmed_by=by)
     since = found.signing_in_since
     if found.in_session or since is None:

@@ -58,6 +58,7 @@ FIELDS: tuple[Number | Word, ...] = (
     WIDTH_MM := number("width_mm", "Brush", "Width a, along the shaft", "length", low=0.01, high=500),
     NEW_TOLERANCE_MM := number("new_tolerance_mm", "Brush", "Tolerance of the new length", "length", low=0.01, high=500),
     FACE_ANGLE_DEG := number("face_angle_deg", "Brush", "Face angle by design", "angle", high=60),
+    TOP_FREE := word("top_free", "Brush", "Top free of lead and spring", choices=("no", "yes")),
     GRADE_FAMILY := word("grade_family", "Brush", "Grade family", choices=GRADE_FAMILIES),
     BRUSH_GRADE := word("grade", "Brush", "Grade or part number"),
     VOLTAGE_VARIANT := word("variant", "Brush", "Voltage variant"),

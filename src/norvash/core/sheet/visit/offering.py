@@ -17,6 +17,7 @@ from norvash.core.motor.figure_fields import (
     NEW_MM,
     RATED_V,
     THICKNESS_MM,
+    TOP_FREE,
     VOLTAGE_VARIANT,
     WIDTH_MM,
 )
@@ -217,8 +218,9 @@ def machine_of(place: Mapping[str, str], sheet: Sheet, figures: Figures) -> Mach
     def box(name: str, stated: float | None, read: list[float]) -> float | None:
         return size(name) or (min(read) if read else stated)
 
-    def said(name: str) -> bool | None:
-        return place[name] == "yes" if name in place else None
+    def said(name: str, stated: str = "") -> bool | None:
+        answer = place.get(name, stated)
+        return answer == "yes" if answer else None
 
     return Machine(
         volts=RATED_V.stated(figures),
@@ -227,7 +229,7 @@ def machine_of(place: Mapping[str, str], sheet: Sheet, figures: Figures) -> Mach
         box_thickness_mm=box("box_thickness_mm", BOX_THICKNESS_MM.stated(figures), _read(BOX_T, sheet)),
         box_width_mm=box("box_width_mm", BOX_WIDTH_MM.stated(figures), _read(BOX_A, sheet)),
         limit_mm=LIMIT_MM.stated(figures),
-        top_free=said("top_free"),
+        top_free=said("top_free", TOP_FREE.stated(figures)),
         force_nominal_n=FORCE_NOMINAL_N.stated(figures),
         shaft_mm=size("shaft_mm"),
         housing_mm=size("housing_mm"),

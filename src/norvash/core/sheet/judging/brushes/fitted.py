@@ -4,7 +4,8 @@ import re
 from collections.abc import Iterator
 from dataclasses import replace
 
-from norvash.core.motor.figure_fields import BRUSH_GRADE, RATED_V, VOLTAGE_VARIANT
+from norvash.core.edges import over
+from norvash.core.motor.figure_fields import BRUSH_GRADE, NEW_MM, RATED_V, VOLTAGE_VARIANT
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.record import BrushSet
 from norvash.core.parts.answer import REFUSED, Point
@@ -88,7 +89,16 @@ def _measured(said: Sizes, of_set: BrushSet, sheet: Sheet) -> Iterator[Sizes]:
             thickness_mm=since(BRUSH_T, n) if BOX_T.of(sheet, n) is None else None,
             width_mm=since(BRUSH_A, n) if BOX_A.of(sheet, n) is None else None,
             lead_mm=since(BRUSH_LEAD, n),
+            length_mm=_longer(of_set, n, NEW_MM.stated(sheet.facts.figures)),
         )
+
+
+def _longer(of_set: BrushSet, position: int, new_mm: float | None) -> float | None:
+    """Return how long a brush of a set was when it was fitted [mm], where it is longer than a new one beyond doubt."""
+    first = of_set.rounds[0].readings.get(position) if of_set.rounds else None
+    if first is None or new_mm is None or not over(first.length_mm - 2 * first.sd_mm, new_mm):
+        return None
+    return first.length_mm
 
 
 def _volts_of(figures: Figures) -> list[float]:

@@ -19,6 +19,9 @@ FINDINGS = (
     SET_ANGLE := _wrong("set.angle", "a set with another face angle", "change", "take it out: it stands on an edge"),
     SET_GRADE := _wrong("set.grade", "a set of another grade family", "change", "take it out: the wrong part"),
     SET_SECTION := _wrong("set.section", "a set of another section", "change", "take it out: the wrong part"),
+    SET_LENGTH := _wrong(
+        "set.length", "a set longer than its holder takes", "change", "take it out: the spring sits wrong"
+    ),
     SET_LEAD := _wrong("set.lead", "a set whose leads are too short", "change", "take it out before the leads pull"),
     SET_UNLISTED := _wrong("set.unlisted", "a set that is not in its type's table", "change", "take it out, or ask"),
 )
@@ -30,5 +33,6 @@ ABOUT = {
     "grade": SET_GRADE,
     "thickness": SET_SECTION,
     "width": SET_SECTION,
+    "length": SET_LENGTH,
     "lead": SET_LEAD,
 }
