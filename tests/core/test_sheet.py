@@ -105,6 +105,11 @@ CAUTIONS: dict[str, tuple[Facts, str]] = {
     "a motor of a belt": (facts("industrial", 4, hangs_load="no", it_turns="belt"), "Belt off"),
     "at height": (facts("industrial", 4, conditions="at height"), "tools tied, nobody below"),
     "where gas may burn": (facts("industrial", 4, conditions="dust or gas that burns"), "no dust or gas in it"),
+    "at height, in the wet and in public": (
+        facts("industrial", 4, conditions="wet; at height; in public"),
+        "tools tied",
+    ),
+    "in public": (facts("industrial", 4, conditions="wet; at height; in public"), "a barrier round it"),
     "old linings": (facts("tool", 2), "asbestos or lead"),
 }
 NOT_SAID = {

@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.stacks import BACK, OFF
 from norvash.core.sheet.stages.ways import WAY, WAYS
 from norvash.store.database import connect
 from norvash.work.acting import Act
+from norvash.work.loading import load
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set
 from norvash.work.opening import open_sheet
@@ -72,7 +73,9 @@ def full_visit(db: Path, motor: str) -> str:
         for position in lengths:
             for finding in seen:
                 note(conn, act(), sheet, position, finding.id)
-        looked = [f for s in STAGES for f in s.looked if f.grave]
+        context = load(conn, motor)
+        offered = {f.id for s in STAGES for f in s.offered(context.facts, context.rules)}
+        looked = [f for s in STAGES for f in s.looked if f.grave and f.look in offered]
         for finding in looked[: FINDINGS - _PER_BRUSH * _ON_BRUSHES]:
             enter(conn, act(), sheet, field_id=finding.look, place=0, text="yes")
         fit_new_set(conn, act(), motor, counter="", reason="at its limit", lengths=lengths, stated=Fitting())

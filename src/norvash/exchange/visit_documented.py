@@ -197,4 +197,5 @@ def _figures() -> Iterator[str]:
             choices = ", ".join(u for u in UNITS.get(f.dimension, ()) if u) or "a number"
         else:
             choices = ", ".join(f"`{c}`" for c in f.choices) if isinstance(f, Word) and f.choices else "text"
+            choices += "; several with `;` between" if isinstance(f, Word) and f.several else ""
         yield f"| `{f.name}` | {f.label} | {choices} |"

@@ -16,6 +16,7 @@ from typing import Annotated
 from fastapi import Depends, Request
 from fastapi.responses import Response
 
+from norvash.core.motor.figure_fields import SEVERAL
 from norvash.core.sheet.moved import Explained
 from norvash.store import people
 from norvash.store.access import SignedIn
@@ -163,6 +164,8 @@ async def allowed(request: Request, signed: Signed) -> None:
 async def _typed(request: Request) -> dict[str, str]:
     form = await request.form(max_files=0, max_fields=400)
     typed = {**request.query_params, **{name: value for name, value in form.items() if isinstance(value, str)}}
+    for name in SEVERAL & typed.keys():
+        typed[name] = "; ".join(x for x in form.getlist(name) if isinstance(x, str) and x)
     request.state.typed = typed
     return typed
 

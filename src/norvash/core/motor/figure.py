@@ -72,11 +72,25 @@ class Number(Figure):
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)
 class Word(Figure):
-    """A figure that is a word, one of its choices where it has some."""
+    """A figure that is a word, one of its choices where it has some, or `several` of them with “;” between."""
 
     is_text: ClassVar[bool] = True
 
     choices: tuple[str, ...] = ()
+    several: bool = False
+
+    def allows(self, text: str) -> bool:
+        """Tell whether a word can be said of it."""
+        return not self.choices or all(x in self.choices for x in (parts(text) if self.several else (text,)))
+
+    def ordered(self, text: str) -> str:
+        """Return several choices each once, in their order; one word as it is."""
+        said = parts(text)
+        return "; ".join(c for c in self.choices if c in said) if self.several else text
+
+    def all_of(self, figures: Figures) -> tuple[str, ...]:
+        """Return every choice that is said of it."""
+        return parts(self.of(figures))
 
     def of(self, figures: Figures) -> str:
         """Return its word, empty where nothing is known."""
@@ -87,6 +101,11 @@ class Word(Figure):
         """Return its word only if the motor or its type states it, empty when the class lends it."""
         known = figures.known.get(self.name)
         return "" if known is None or known.lent else str(known.value)
+
+
+def parts(text: str) -> tuple[str, ...]:
+    """Return the words between semicolons."""
+    return tuple(x for x in map(str.strip, text.split(";")) if x)
 
 
 def number(
@@ -106,3 +125,8 @@ def number(
 def word(name: str, group: str, label: str, *, choices: tuple[str, ...] = (), classes: tuple[str, ...] = ()) -> Word:
     """Return a figure that is a word."""
     return Word(name=name, group=group, label=label, choices=choices, classes=classes)
+
+
+def words(name: str, group: str, label: str, *, choices: tuple[str, ...]) -> Word:
+    """Return a figure that is several words of its choices."""
+    return Word(name=name, group=group, label=label, choices=choices, several=True)

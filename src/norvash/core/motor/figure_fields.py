@@ -1,6 +1,6 @@
 """Every figure that a motor can have: how it is asked for, in which unit, between which bounds."""
 
-from norvash.core.motor.figure import Number, Word, number, word
+from norvash.core.motor.figure import Number, Word, number, word, words
 from norvash.core.rules.fitting import GRADE_FAMILIES
 
 METHODS = {
@@ -40,10 +40,10 @@ LIMIT_SOURCES = {
     "site": "site rule",
 }
 UNITS_OF_USE = ("hours", "starts", "years")
-BURNS, AT_HEIGHT = "dust or gas that burns", "at height"
+BURNS, AT_HEIGHT, IN_PUBLIC = "dust or gas that burns", "at height", "in public"
 SURROUNDINGS = (
     *("dry and in use", "wet", "salt", "mostly idle", "dusty", "oily", "hot", "vibrating", "outdoor"),
-    *(BURNS, AT_HEIGHT, "in public"),
+    *(BURNS, AT_HEIGHT, IN_PUBLIC),
 )
 PROTECTIONS = ("protective earth", "double insulated", "extra-low voltage")
 CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "separately excited", "permanent-magnet")
@@ -160,7 +160,7 @@ FIELDS: tuple[Number | Word, ...] = (
     REFERENCE_RPM := number("reference_rpm", "Use", "Speed that use is counted at, where it is weighted by speed", "speed", low=1, high=1e5),
     SECONDS_PER_START := number("seconds_per_start", "Use", "Seconds of running in one start", "count", low=0.01, high=86400),
     STARTS_PER_HOUR := number("starts_per_hour", "Use", "Starts in an hour of the machine it starts", "count", low=0.001, high=3600),
-    WHERE_IT_STANDS := word("conditions", "Use", "Where it stands", choices=SURROUNDINGS),
+    WHERE_IT_STANDS := words("conditions", "Use", "Where it stands", choices=SURROUNDINGS),
 )
 # fmt: on
 BEARING_AT = (BEARING_DRIVE, BEARING_OTHER)
@@ -169,3 +169,4 @@ WEAR_LINES = (WEAR_LINE_1_MM, WEAR_LINE_2_MM, WEAR_LINE_3_MM)
 COMMUTATOR_NOW_MM = number("commutator_now_mm", "Commutator", "Diameter since the last cut", "length", high=5000)
 SUNK_MM = number("sunk_mm", "Commutator", "Sunk under the brush since the last cut", "length")
 BY_NAME = {f.name: f for f in FIELDS}
+SEVERAL = frozenset(f.name for f in FIELDS if isinstance(f, Word) and f.several)

@@ -88,13 +88,12 @@ def _word(field: Word, typed: str) -> str:
         speed_taps(text)
     if field is ACTIVE_MONTHS:
         read_months(text)
-    if field.choices and text not in field.choices:
-        raise InputError(
-            f"“{text}” is not a choice for “{field.label}”.", "Use " + ", ".join(field.choices) + ".", field.name
-        )
+    if not field.allows(text):
+        use = f"Use {', '.join(field.choices)}{'; several with “;” between' if field.several else ''}."
+        raise InputError(f"“{text}” is not a choice for “{field.label}”.", use, field.name)
     if len(text) > 120:
         raise InputError(f"{field.label} is too long.", "Use at most 120 characters.", field.name)
-    return text
+    return field.ordered(text)
 
 
 def as_length(text: str, new_mm: float | None) -> str:

@@ -45,7 +45,7 @@ def _read(stated: Stated) -> Stated:
 
 def _is_read(name: str, value: float | str) -> bool:
     figure = BY_NAME.get(name)
-    return figure is not None and not (isinstance(figure, Word) and figure.choices and value not in figure.choices)
+    return figure is not None and not (isinstance(figure, Word) and not figure.allows(str(value)))
 
 
 def _in_force(motor_class: str, own: Stated, of_type: Stated) -> Figures:

@@ -75,7 +75,7 @@ def dues(state: MotorState, policies: Sequence[Policy], rules: MotorRules) -> tu
     if nobody_knows(state):
         return tuple(replace(d, at_units=None, on=None) for d in found if d is not None and d.change)
     if not any(p.kind == "calendar" for p in policies):
-        hard = WHERE_IT_STANDS.of(state.figures) in _WORKS_LATE
+        hard = not set(_WORKS_LATE).isdisjoint(WHERE_IT_STANDS.all_of(state.figures))
         limit = rules.figure("look.calendar-hard" if hard else "look.calendar")
         months = int(limit.value)
         found.append(

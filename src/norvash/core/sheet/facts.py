@@ -15,6 +15,7 @@ from norvash.core.motor.figure_fields import (
     HANGS_LOAD,
     HAS_PLUG,
     HAS_SOLENOID,
+    IN_PUBLIC,
     IT_TURNS,
     PROTECTION,
     RATED_V,
@@ -187,17 +188,22 @@ class Facts:
     @property
     def burning_air(self) -> bool:
         """Tell whether dust or gas that burns may be round it."""
-        return WHERE_IT_STANDS.of(self.figures) == BURNS
+        return BURNS in WHERE_IT_STANDS.all_of(self.figures)
 
     @property
     def high_up(self) -> bool:
         """Tell whether it is worked on at height."""
-        return WHERE_IT_STANDS.of(self.figures) == AT_HEIGHT
+        return AT_HEIGHT in WHERE_IT_STANDS.all_of(self.figures)
+
+    @property
+    def in_public(self) -> bool:
+        """Tell whether people who do not work on it pass by."""
+        return IN_PUBLIC in WHERE_IT_STANDS.all_of(self.figures)
 
     @property
     def wet(self) -> bool:
         """Tell whether it stands in the wet."""
-        return WHERE_IT_STANDS.of(self.figures) in ("wet", "salt", "outdoor")
+        return not {"wet", "salt", "outdoor"}.isdisjoint(WHERE_IT_STANDS.all_of(self.figures))
 
     @property
     def drives_wheels(self) -> bool:
@@ -238,8 +244,7 @@ class Facts:
     @property
     def surroundings(self) -> tuple[str, ...]:
         """Return what is known of where it stands, in the words of the table of causes."""
-        word = WHERE_IT_STANDS.of(self.figures)
-        return (_SURROUNDINGS.get(word, word),) if word else ()
+        return tuple(_SURROUNDINGS.get(word, word) for word in WHERE_IT_STANDS.all_of(self.figures))
 
     def place(self, position: int) -> str:
         """Return the label of a brush position."""

@@ -1,6 +1,6 @@
 """Make safe: the gate before anything is taken inside."""
 
-from norvash.core.motor.figure_fields import PROTECTION, PROTECTIONS
+from norvash.core.motor.figure_fields import IT_TURNS, PROTECTION, PROTECTIONS, WHERE_IT_STANDS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.fields_made import pick
@@ -26,5 +26,12 @@ PROTECTED_BY = pick(
 
 
 STAGE = Stage(
-    id="safe", name="safe", words="Make safe", fields=(PROTECTED_BY, METHOD), gate=SAFE, quick=True, skipped=False
+    id="safe",
+    name="safe",
+    words="Make safe",
+    fields=(PROTECTED_BY, METHOD),
+    asks=(IT_TURNS, WHERE_IT_STANDS),
+    gate=SAFE,
+    quick=True,
+    skipped=False,
 )

@@ -18,6 +18,7 @@ _STILL = Step(
     "still", "Standing still, nothing can start or move it", "wait for run-down; a turning shaft still makes voltage"
 )
 _HEIGHT = "at height: tools tied, nobody below"
+_PUBLIC = "in public: a barrier round it, and it is never left open alone"
 _PLUG = Step("plug", "Unplugged, the plug in sight", "water and power apart; somebody may plug it in behind you")
 _LOCK = Step(
     "lock",
@@ -104,7 +105,7 @@ EVERY_SAFE_STEP = (
 
 def to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what must be done before anything is taken inside, in order. Source: rule lift.person"""
-    made = [_more(_DEAD, _ARC) if facts.arcs else _DEAD, _more(_STILL, _HEIGHT) if facts.high_up else _STILL]
+    made = [_more(_DEAD, _ARC if facts.arcs else ""), _more(_STILL, *_around(facts))]
     made += [_WHEELS] if facts.drives_wheels else []
     made += [_said(step, facts) for step in _CLASS[facts.motor_class]]
     if facts.burning_air:
@@ -125,8 +126,13 @@ def to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     return (*made, _DUST)
 
 
-def _more(step: Step, caution: str) -> Step:
-    return replace(step, caution=f"{step.caution}; {caution}")
+def _around(facts: Facts) -> tuple[str, ...]:
+    """Return what where it stands asks for while it is worked on."""
+    return (_HEIGHT if facts.high_up else "", _PUBLIC if facts.in_public else "")
+
+
+def _more(step: Step, *cautions: str) -> Step:
+    return replace(step, caution="; ".join(filter(None, (step.caution, *cautions))))
 
 
 def _said(step: Step, facts: Facts) -> Step:
