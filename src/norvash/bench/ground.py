@@ -37,7 +37,7 @@ def ground_ms(db: Path, motor_ids: Sequence[str]) -> dict[str, float]:
             for motor in (under, without):
                 times[motor].append(_timed(lambda motor=motor, turn=turn: _changed(conn, motor, turn)))  # type: ignore[misc]
         for motor in motor_ids[2 : LIVES + 2]:
-            enter(conn, _act(), _opened(conn, motor), field_id="earth-ohm", place=0, text="2.6")
+            enter(conn, _act(), _opened(conn, motor), field_id="earth-ohm", place=0, text="0.4")
         asked = statistics.median(_timed(lambda: _asked(conn)) for _ in range(3))
     return {"under": statistics.median(times[under]), "without": statistics.median(times[without]), "rule": asked}
 
@@ -67,7 +67,7 @@ def _changed(conn: Connection, motor: str, turn: int) -> None:
 
 def _asked(conn: Connection) -> None:
     try:
-        set_rule(conn, _act(), "earth.ohm", scope="site", scope_id="", text="5", why="measured by make bench")
+        set_rule(conn, _act(), "earth.ohm", scope="site", scope_id="", text="0.5", why="measured by make bench")
     except NeedsAnswer as error:
         if len(error.listed) < LIVES:
             raise SystemExit(f"only {len(error.listed)} findings are listed") from None
