@@ -1,11 +1,11 @@
 .DEFAULT_GOAL := help
-.PHONY: help setup demo test check axe mutants bench proof screenshots rules styles lock
+.PHONY: help setup demo test check axe mutants bench proof demo-data screenshots rules styles lock
 PORT ?= 8000
 # A walk whose browser was too slow for it is walked once more, and named at the end; anything else fails at once.
 AGAIN = --reruns 1 --only-rerun "AssertionError: (Locator|Page)" --only-rerun "TimeoutError" -rR
 
 help: ## this list
-	@grep -E '^[a-z]+:.*##' $(MAKEFILE_LIST) | sed 's/:.*## /\t/' | expand -t 14
+	@grep -E '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed 's/:.*## /\t/' | expand -t 14
 setup: ## prepare .venv, so that .venv/bin/norvash is there
 	@scripts/setup run
 demo: setup ## the application with the playhouse's motors (PORT=8000, RESET=1 starts over)
@@ -31,6 +31,9 @@ bench: ## speed, as ratios in one run, into docs/performance.md
 proof: ## the forecast on simulated fleets, into docs/method/forecast.md
 	@scripts/setup run
 	@.venv/bin/norvash prove --into docs/method/forecast.md
+demo-data: ## the playhouse played anew, job by job, and packed where it ships from
+	@scripts/setup run
+	@.venv/bin/python scripts/demo_data.py
 screenshots: ## the pictures in docs/screenshots, from the demo data
 	@scripts/setup dev
 	@scripts/browser

@@ -6,7 +6,7 @@ import tempfile
 from contextlib import closing
 from pathlib import Path
 
-from norvash.demo.playhouse import prepare
+from norvash.demo.shipped import prepare
 
 TAG = "A-10"
 TO = Path(__file__).parent.parent / "tests/data/schemas"

@@ -11,7 +11,7 @@ from playwright.sync_api import Browser, Page, sync_playwright
 
 from norvash.config import Settings
 from norvash.demo.fleet import GAUGE_VALUES
-from norvash.demo.playhouse import prepare
+from norvash.demo.shipped import prepare
 from norvash.devices.gauge_process import standin
 from norvash.web.app import create_app
 

@@ -14,7 +14,7 @@ from hypothesis import settings
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.demo.playhouse import prepare
+from norvash.demo.shipped import prepare
 from norvash.store import people, rounds
 from norvash.store.access import give_role
 from norvash.store.database import Connection, connect, transaction

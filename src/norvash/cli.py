@@ -82,7 +82,7 @@ def serve(given: argparse.Namespace) -> None:
 def demo(given: argparse.Namespace) -> None:
     """Serve the Lanternmoor Playhouse, an invented theatre with its motors."""
     from norvash.demo.fleet import GAUGE_VALUES, METER_VALUES
-    from norvash.demo.playhouse import prepare
+    from norvash.demo.shipped import prepare
     from norvash.devices.gauge_process import standin
     from norvash.store.lock import held_alone
 

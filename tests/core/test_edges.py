@@ -135,6 +135,12 @@ TAUGHT: dict[str, tuple[tuple[Round, ...], tuple[Renewal, ...], float, bool]] = 
         log(4 / 200),
         False,
     ),
+    "the lengths at its fitting, without one renewed since": (
+        (a_round(0, 22, 21, kind="fitting"), a_round(20, 21.5, 13)),
+        (Renewal(1, 300, 22.0, 0.1),),
+        log(8 / 400),
+        False,
+    ),
     "wear that can be seen": ((a_round(10, 21.79, 21.79),), (), log(0.21 / 200), False),
     "wear that cannot be seen yet": ((a_round(10, 21.81, 21.81),), (), log(14 / 420), True),
 }

@@ -140,6 +140,7 @@ JOBS = {
         "bar",
         "0.0553",
     ),
+    "exactly at the threshold": ((way("set", 6000), way("new", 10000, new=True)), "set", "share", "0.6"),
     "no new one priced": ((way("set", 2000), way("kit", 6000)), "set", "share", "0.3333"),
 }
 
@@ -150,6 +151,18 @@ def test_whole_jobs_are_decided_as_they_should(ways: tuple[Way, ...], proposed: 
     assert found.proposed is not None
     assert (found.proposed.name, found.by) == (proposed, by)
     assert float(found.shares[0] or 0) == pytest.approx(float(share), abs=5e-5)
+
+
+def test_a_second_new_unit_is_no_repair() -> None:
+    one, other = way("new", 8400, new=True), way("spare", 8400, new=True)
+    assert compared((one, other, way("set", 8500)), Fraction(1)).proposed == one
+
+
+def test_what_is_at_risk_is_a_share_of_the_armature_and_not_where_that_is_lost_already() -> None:
+    dear, new = way("armature", 5200, armature=True), way("new", 8400, new=True)
+    assert compared((way("set", 1300), dear, new), SHARE).at_risk == (Fraction(1, 4), None, None)
+    lost = way("set", 1300, barred="bars burnt")
+    assert compared((lost, dear, new), SHARE).at_risk == (None, None, None)
 
 
 amounts = st.integers(1, 200_000)

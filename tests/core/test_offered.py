@@ -47,6 +47,20 @@ SETS = {
     "another voltage": ({"volts": 110}, {}, "do not use", True, "the machine has 230 V"),
     "the same supply by another plate": ({"volts": 240}, {}, "drop-in", False, "for 240 V"),
     "another variant": ({"variant": "c"}, {}, "do not use", True, "variant c where b was"),
+    "a set of another supply, by its table": (
+        {"part": "B", "volts": None},
+        {"matrix": read_matrix("230 V, 2 → A; 110 V, 2 → B"), "build": "2"},
+        "do not use",
+        True,
+        "of another voltage",
+    ),
+    "a supply that its table has not": (
+        {"part": "A", "volts": None},
+        {"matrix": read_matrix("110 V, 2 → A"), "build": "2"},
+        "do not use",
+        True,
+        "no row of its type's table",
+    ),
     "a lead too short": ({"lead_mm": 25}, {}, "do not use", False, "30.0 mm asked"),
     "another terminal": ({"terminal": "ring"}, {}, "after transfer", False, "no soft solder"),
     "a weak spring": ({"force_n": 2}, {}, "after transfer", False, "keep the old spring"),
@@ -254,6 +268,11 @@ def test_a_named_row_goes_before_one_for_any() -> None:
     assert misfits(rows, "S", 230, "3") == ()
     assert belonging((), 230, "3") is None
     assert read_matrix("") == ()
+
+
+def test_the_volts_of_a_row_count_before_its_build() -> None:
+    rows = read_matrix("230 V, * → S; *, 2 → N")
+    assert [row.part for row in (belonging(rows, 230, "2"), belonging(rows, 110, "2")) if row] == ["S", "N"]
 
 
 def test_a_table_is_read_as_csv_too_and_again_as_it_is_written() -> None:

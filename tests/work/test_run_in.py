@@ -5,9 +5,11 @@ from datetime import timedelta
 import pytest
 
 from at_work import Work, at_work
-from conftest import Shop
+from conftest import NOW, Shop
 from norvash.core.planning.follow_up import follow_up_units
 from norvash.core.running.log_typed import read_points
+from norvash.core.running.ran import ON
+from norvash.core.running.ran import ran_min as minutes_run
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.run_in import judge, logged, plan_of, ran_min, steady
 from norvash.errors import Conflict, InputError
@@ -88,6 +90,13 @@ def test_its_clock_stands_while_it_is_put_aside(shop: Shop) -> None:
     points(work, "30 min 90 V 1 A")
     with pytest.raises(InputError, match="in the log already"):
         points(work, "30 min 91 V 1 A")
+
+
+def test_begun_twice_it_has_run_since_the_first_time() -> None:
+    at = NOW.replace(hour=8)
+    turns = [(at, ON), (at + timedelta(minutes=30), ON), (at + timedelta(minutes=50), "aside")]
+    assert minutes_run(turns, at + timedelta(hours=3)) == 50
+    assert minutes_run(turns[:2], at + timedelta(minutes=40)) == 40
 
 
 def test_noise_is_normal_for_twice_its_minutes(shop: Shop) -> None:

@@ -157,6 +157,16 @@ def test_a_hold_that_is_waived_opens_no_gate_past_another(shop: Shop) -> None:
         work.put("run-a=2")
 
 
+def test_a_change_that_was_taken_back_as_a_slip_is_not_waived(shop: Shop) -> None:
+    work = at_work(shop, "starter", "starter").put("insulation-mohm=0.01")
+    assert work.bench.life("insulation.again").finding.grade == "change"
+    work.bench.put("insulation-mohm", "", answer="mistyped")
+    work.bench.put("waiver.insulation", "residual", why="no tester in the shop")
+    now = gate_now(POWER, work.bench.page.visit)
+    assert "insulation to earth is not measured" in [h.words for h in now.held]
+    assert "what was taken back is read again first" in now.fallen[0]
+
+
 def test_what_is_put_off_and_becomes_a_stop_is_open_again_and_neither_put_off_nor_dropped(shop: Shop) -> None:
     work = at_work(shop, "tool", "tool").put("force@1=6 force@2=4.6")
     work.bench.put("decide.spring.far-off", "deferred", 2, who="Bram Aldous", day="2025-10-05")

@@ -32,7 +32,7 @@ from norvash.bench.starting import first_entries, starts
 from norvash.bench.visit import forty_parts, full_visit, six_ways
 from norvash.bench.writing import at_once, of_a_length, while_judging
 from norvash.config import Settings
-from norvash.demo.playhouse import prepare
+from norvash.demo.shipped import prepare
 from norvash.store import motors
 from norvash.store.database import connect, transaction
 from norvash.web.app import create_app

@@ -1,14 +1,14 @@
 """Make the playhouse's record through the same jobs that people use, the same every time."""
 
+from contextlib import closing
 from datetime import datetime, timedelta
 from pathlib import Path
 from random import Random
 
 from norvash.demo.fleet import DEMO_DAY, HOIST_TABLE, MACHINES, PEOPLE, WINDOWS
 from norvash.demo.machine import KINDS, Machine
-from norvash.demo.noted import LATE, add_late
+from norvash.demo.noted import add_late
 from norvash.demo.story import Acts, Story
-from norvash.errors import NorvashError
 from norvash.exchange.interval_tables import table_from_csv
 from norvash.store import access, motors, people
 from norvash.store.database import Connection, connect, transaction
@@ -24,33 +24,15 @@ SITE = "Lanternmoor Playhouse, engineering shop"
 _SEED = 20261124
 
 
-def prepare(path: Path, *, reset: bool) -> str:
-    """Make the demo database if it is not there; say what was done.
+def play(path: Path) -> None:
+    """Make the record anew in a file that is not there yet, by doing every job of it.
 
-    Raises: NorvashError if another file stands in its place.
+    Its clock stands at the day of the demonstration; whoever starts one sets it.
     """
-    if reset:
-        for suffix in ("", "-wal", "-shm"):
-            Path(f"{path}{suffix}").unlink(missing_ok=True)
-    if path.exists():
-        conn = connect(path)
-        migrate(conn)
-        demo_day = people.fetch_site(conn).demo_day
-        conn.close()
-        if demo_day is None:
-            raise NorvashError(f"{path} holds no demo data.", "Serve it with norvash serve, or give another --db.")
-        return f"kept as you left it in {path}"
-    path.parent.mkdir(parents=True, exist_ok=True)
-    building = Path(f"{path}.building")
-    for suffix in ("", "-wal", "-shm"):
-        Path(f"{building}{suffix}").unlink(missing_ok=True)
-    conn = connect(building)
-    conn.execute("pragma synchronous = off")
-    fill(conn, MACHINES)
-    conn.execute("pragma wal_checkpoint(truncate)")
-    conn.close()
-    building.rename(path)
-    return f"{len(MACHINES) + len(LATE)} motors of the playhouse in {path}"
+    with closing(connect(path)) as conn:
+        conn.execute("pragma synchronous = off")
+        fill(conn, MACHINES)
+        conn.execute("pragma wal_checkpoint(truncate)")
 
 
 def _rule(conn: Connection, at: Act, rule: str, text: str, why: str) -> None:
@@ -63,7 +45,7 @@ def fill(conn: Connection, machines: tuple[Machine, ...]) -> None:
     migrate(conn)
     began = datetime.combine(DEMO_DAY, datetime.min.time()) - timedelta(weeks=220)
     with transaction(conn):
-        people.change_site(conn, SITE, DEMO_DAY.isoformat(), datetime.now().replace(microsecond=0))
+        people.change_site(conn, SITE, DEMO_DAY.isoformat(), began)
         for i, name in enumerate(PEOPLE):
             people.add_person(conn, Person(f"person-{i + 1}-of-demo", name), began)
         access.give_role(conn, "person-1-of-demo", "lead")

@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from datetime import date, timedelta
+from functools import lru_cache
 from itertools import pairwise
 
 from norvash.core.edges import under
@@ -77,8 +78,14 @@ class Season:
 
     def pattern(self, first: date) -> tuple[float, ...]:
         """Return the share of each of the next 52 weeks on which the machine runs."""
-        starts = (first + timedelta(weeks=i) for i in range(WEEKS))
-        return tuple(self.active_days(s, s + timedelta(weeks=1)) / 7 for s in starts)
+        return _pattern(self, first)
+
+
+@lru_cache(maxsize=1024)
+def _pattern(season: Season, first: date) -> tuple[float, ...]:
+    """Return the pattern of a season: it is asked for at each judgement, and the same for every machine of a house."""
+    starts = (first + timedelta(weeks=i) for i in range(WEEKS))
+    return tuple(season.active_days(s, s + timedelta(weeks=1)) / 7 for s in starts)
 
 
 def by_month(first: date, last: date) -> Iterator[tuple[int, int]]:
