@@ -1,8 +1,6 @@
 .DEFAULT_GOAL := help
-.PHONY: help setup demo test check axe mutants bench proof demo-data screenshots rules styles lock
+.PHONY: help setup demo test check axe anew laws mutants bench proof demo-data screenshots rules styles lock
 PORT ?= 8000
-# A walk whose browser was too slow for it is walked once more, and named at the end; anything else fails at once.
-AGAIN = --reruns 1 --only-rerun "AssertionError: (Locator|Page)" --only-rerun "TimeoutError" -rR
 
 help: ## this list
 	@grep -E '^[a-z-]+:.*##' $(MAKEFILE_LIST) | sed 's/:.*## /\t/' | expand -t 14
@@ -14,13 +12,20 @@ test: ## everything, the browser included
 	@scripts/setup dev
 	@scripts/browser
 	@scripts/lint
-	@.venv/bin/pytest -n 2 $(AGAIN)
+	@.venv/bin/pytest -n 2
 check: ## what a commit needs
 	@scripts/check
 axe: ## the accessibility checker on the playhouse's pages, each in both themes and both widths
 	@scripts/setup dev
 	@scripts/browser
 	@NORVASH_AXE_ALL=1 .venv/bin/pytest -n 2 tests/browser/test_accessible.py
+anew: ## every frozen answer written anew, and what moved, word by word
+	@scripts/setup dev
+	@scripts/anew
+laws: ## the laws with many examples and a fresh seed (SEED=… replays one)
+	@scripts/setup dev
+	@seed=$(or $(SEED),$$(od -An -N4 -tu4 /dev/urandom | tr -d ' ')); echo "Seed $$seed; replayed by: make laws SEED=$$seed"; \
+	.venv/bin/pytest -n 2 -m hypothesis --hypothesis-profile=laws --hypothesis-seed=$$seed
 mutants: ## which faults in the core no test would notice (PART=limits, ENDING=7 tries a tenth, TABLES=300 so many of its tables)
 	@scripts/setup dev
 	@.venv/bin/python scripts/mutants.py $(or $(PART),limits) $(if $(ENDING),--ending $(ENDING)) $(if $(TABLES),--tables --most $(TABLES))

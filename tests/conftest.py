@@ -4,13 +4,15 @@ import fcntl
 import functools
 import gc
 import os
+import shutil
 from collections.abc import Iterator
+from contextlib import closing
 from dataclasses import dataclass, field
 from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
-from hypothesis import settings
+from hypothesis import core, settings
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
@@ -29,15 +31,17 @@ from norvash.work.opening import open_sheet
 from norvash.work.registering import NewMotor, add_motor
 from norvash.work.signing import sign
 
-# The same cases on every machine, however slow it is just now.
-settings.register_profile("house", deadline=None, derandomize=True)
+# The same cases on every machine, however slow it is just now: by the seed in the tree, or one that is named.
+settings.register_profile("house", deadline=None, database=None, print_blob=True)
 settings.register_profile("quick", settings.get_profile("house"), max_examples=40)
+settings.register_profile("laws", settings.get_profile("house"), max_examples=1000)
 settings.load_profile("house")
 # Every transaction waits for the disk; in memory no test waits for what else the disk is doing.
 if os.access("/dev/shm", os.W_OK):
     os.environ.setdefault("PYTEST_DEBUG_TEMPROOT", "/dev/shm")
 pytest_plugins = ["live", "pages"]
 NOW = datetime(2026, 11, 24, 9)
+SEED = Path(__file__).parent / "data/seed.txt"
 
 
 def new_motor(**changes: object) -> NewMotor:
@@ -114,6 +118,12 @@ def readings_on(conn: Connection, sheet_id: str) -> dict[int, ReadingRow]:
     return {n: g for r in rounds.rounds_of(conn, sheet_id) for n, g in rounds.list_readings(conn, r.id).items()}
 
 
+def pytest_configure(config: pytest.Config) -> None:
+    """Give the laws the seed that stands in the tree, where none is named."""
+    if config.getoption("hypothesis_seed", None) is None:
+        core.global_force_seed = int(SEED.read_text())  # type: ignore[assignment]
+
+
 def pytest_sessionstart() -> None:
     """Forget what was worked out before where code is changed and tested many times in one process."""
     if "MUTANT_UNDER_TEST" not in os.environ:
@@ -143,12 +153,19 @@ def playhouse(tmp_path_factory: pytest.TempPathFactory) -> Path:
     return path
 
 
+@pytest.fixture(scope="session")
+def _site(tmp_path_factory: pytest.TempPathFactory) -> Path:
+    """Return a site with one person, made once; every test has its own copy."""
+    path = tmp_path_factory.mktemp("site") / "site.db"
+    with closing(connect(path)) as conn:
+        fill_site(conn)
+        conn.execute("pragma wal_checkpoint(truncate)")
+    return path
+
+
 @pytest.fixture
-def db(tmp_path: Path) -> Path:
-    conn = connect(tmp_path / "test.db")
-    fill_site(conn)
-    conn.close()
-    return tmp_path / "test.db"
+def db(tmp_path: Path, _site: Path) -> Path:
+    return Path(shutil.copy(_site, tmp_path / "test.db"))
 
 
 @pytest.fixture

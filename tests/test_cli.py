@@ -1,18 +1,21 @@
 """The command line: forecasts from a file, the proof into a document, wrong input with its remedy."""
 
 import json
+import re
 import ssl
 import sys
 from contextlib import closing, suppress
-from datetime import datetime
+from datetime import datetime, timedelta
 from pathlib import Path
 
 import pytest
 
+from norvash.certificate import ends
 from norvash.cli import main
 from norvash.config import Settings, check_allowed
 from norvash.errors import InputError
 from norvash.store.database import connect
+from norvash.store.ready import migrate
 from norvash.work.access import redeem
 
 DATA = Path(__file__).parent / "data/forecast.json"
@@ -107,6 +110,21 @@ def test_the_shops_own_certificate_serves_over_tls(
         with suppress(ssl.SSLWantReadError):
             side.do_handshake()
     assert theirs.version() == "TLSv1.3"
+    ending = ends(cert)
+    assert ending.own
+    for left, words in ((61, ""), (60, "in 60 days"), (14, "renew it now"), (0, "in 0 days"), (-1, "has ended")):
+        found = ending.words(ending.on - timedelta(days=left))
+        assert (words in found, bool(found)) == (True, bool(words)), left
+    with closing(connect(tmp_path / "shop.db")) as conn:
+        migrate(conn)
+    assert run(monkeypatch, "check", "--db", str(tmp_path / "shop.db"), "--tls", str(cert)) == 0
+    assert f"{cert} ends on {ending.on}." in capsys.readouterr().out
+    assert run(monkeypatch, "check", "--db", str(tmp_path / "shop.db"), "--tls", str(key)) == 2
+
+
+def test_it_says_its_version(monkeypatch: pytest.MonkeyPatch, capsys: pytest.CaptureFixture[str]) -> None:
+    assert run(monkeypatch, "--version") == 0
+    assert re.fullmatch(r"norvash \d+\.\d+\.\d+\n", capsys.readouterr().out)
 
 
 @pytest.mark.parametrize(

@@ -1,8 +1,11 @@
-"""The shop's own certificate: made by the library, for the names under which devices reach the server."""
+"""The shop's own certificate, made by the library for the names under which devices reach the server; and when one
+ends.
+"""
 
 import os
 from collections.abc import Sequence
-from datetime import UTC, datetime, timedelta
+from dataclasses import dataclass
+from datetime import UTC, date, datetime, timedelta
 from ipaddress import ip_address
 from pathlib import Path
 from typing import TYPE_CHECKING
@@ -14,6 +17,50 @@ if TYPE_CHECKING:
 
 _DAYS = 397  # browsers take none that is valid for longer
 _CERT, _KEY = "norvash-cert.pem", "norvash-key.pem"
+_SAID, _URGENT = 60, 14
+
+
+@dataclass(frozen=True, slots=True)
+class Ends:
+    """The last day of a certificate, and whether it is the shop's own: signed by itself."""
+
+    on: date
+    own: bool
+
+    def days_left(self, today: date) -> int:
+        """Return how many days are left, below 0 once it has ended -> [d]."""
+        return (self.on - today).days
+
+    def words(self, today: date) -> str:
+        """Return what is said of its end: nothing while it is far, sixty days before that it comes, fourteen before it
+        that it is near, and after it that it is over.
+        """
+        left, on = self.days_left(today), f"{self.on.day} {self.on:%B %Y}"
+        if left > _SAID:
+            return ""
+        own = "norvash certificate makes the next one; then each device is told once to trust it"
+        how = own if self.own else "whoever gave it gives the next one"
+        if left < 0:
+            return f"The certificate has ended on {on}: browsers turn away from here. {how[0].upper()}{how[1:]}."
+        if left <= _URGENT:
+            return f"The certificate ends in {left} days, on {on}: renew it now. {how[0].upper()}{how[1:]}."
+        return f"The certificate ends on {on}, in {left} days: {how}."
+
+
+def ends(cert_file: Path) -> Ends:
+    """Return when a certificate ends.
+
+    Raises: InputError for a file that holds none.
+    """
+    from cryptography import x509
+
+    try:
+        cert = x509.load_pem_x509_certificate(cert_file.read_bytes())
+    except (OSError, ValueError) as error:
+        raise InputError(
+            f"{cert_file} holds no certificate ({error}).", "Give the file that norvash certificate made.", "tls"
+        ) from None
+    return Ends(cert.not_valid_after_utc.astimezone().date(), cert.issuer == cert.subject)
 
 
 def make(names: Sequence[str], into: Path, now: datetime) -> list[str]:

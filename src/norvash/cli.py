@@ -7,6 +7,7 @@ import socket
 import sys
 from contextlib import closing, suppress
 from datetime import date, datetime
+from importlib.metadata import version
 from pathlib import Path
 from typing import Any
 
@@ -62,6 +63,9 @@ def _run(given: dict[str, Any], allow: list[str]) -> None:
     gc.enable()
     server = Announcing(server_config(application, settings))
     server.words = f"Norvash is on http{'s' if settings.tls else ''}://{settings.announced}:{port}/  (Ctrl-C stops it)"
+    certificate = application.state.certificate
+    if certificate is not None and (ending := certificate.words(date.today())):
+        server.words += f"\n{ending}"
     if not settings.demo and not application.state.led:
         server.words += f"\nThe code with which the first lead begins, at this start: {application.state.first_code}"
     server.run()
@@ -99,6 +103,10 @@ def check(given: argparse.Namespace) -> int:
     found = look_at(there(given.db), thoroughly=True)
     for line in found.faults:
         print(line)
+    if given.tls is not None:
+        from norvash.certificate import ends
+
+        print(ends(given.tls).words(date.today()) or f"{given.tls} ends on {ends(given.tls).on}.")
     print(f"{given.db} is damaged: put the last good backup in its place." if found.faults else f"{given.db} is whole.")
     return 1 if found.faults else 0
 
@@ -209,6 +217,7 @@ def _idle_h(text: str) -> float:
 
 def _parser() -> argparse.ArgumentParser:
     parser = argparse.ArgumentParser(prog="norvash", description="Norvash: for those who keep brushed motors alive.")
+    parser.add_argument("--version", action="version", version=f"norvash {version('norvash')}")
     commands = parser.add_subparsers(required=True, metavar="command")
     one = commands.add_parser("serve", help=serve.__doc__)
     one.add_argument("--db", type=Path, required=True, help="database file; a new one is made")
@@ -242,6 +251,8 @@ def _parser() -> argparse.ArgumentParser:
         if file:
             one.add_argument("file", type=Path, help=file)
         one.add_argument("--db", type=Path, required=True, help="database file")
+        if command is check:
+            one.add_argument("--tls", type=Path, metavar="CERT", help="say when this certificate ends, too")
         one.set_defaults(run=command)
     access_commands.add_to(commands)
     one = commands.add_parser("press", help=press_gauge.__doc__)

@@ -8,6 +8,7 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
+from norvash.certificate import make
 from norvash.config import Settings
 from norvash.store import access
 from norvash.store import signed as signatures
@@ -217,7 +218,20 @@ def test_over_tls_cookies_are_secure_and_browsers_stay_there(db: Path) -> None:
             follow_redirects=False,
         )
         assert begun.headers["set-cookie"].count("Secure") == 2
-        assert "max-age" in begun.headers["strict-transport-security"]
+        assert begun.headers["strict-transport-security"] == "max-age=31536000"
+
+
+def test_the_end_of_the_certificate_is_told_and_of_the_shops_own_a_browser_keeps_a_day(
+    db: Path, tmp_path: Path, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    make(("shop.example",), tmp_path, datetime.now() - timedelta(days=350))
+    tls = tmp_path / "norvash-cert.pem", tmp_path / "norvash-key.pem"
+    with browser(db, "127.0.0.1", tls=tls) as client:
+        lead(client)
+        health = client.get("/healthz")
+        assert health.headers["strict-transport-security"] == "max-age=86400"
+        assert health.json()["certificate"]["days"] == 47
+        assert "The certificate ends on" in client.get("/people").text
 
 
 OURS, THEIRS = "127.0.0.1", "192.0.2.9"

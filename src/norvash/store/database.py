@@ -2,13 +2,13 @@
 
 import os
 import sqlite3
-from collections import OrderedDict
-from collections.abc import Hashable, Iterator
+from collections.abc import Iterator
 from contextlib import closing, contextmanager
 from pathlib import Path
 from urllib.parse import quote
 
 from norvash.errors import NorvashError
+from norvash.store.memory import Memory
 from norvash.store.trouble import trouble_of
 from norvash.store.watch import Watch
 
@@ -23,7 +23,7 @@ class Connection(sqlite3.Connection):
     motors, and `watch` what keeps it from being written to; memory and watch are shared by those of one pool.
     """
 
-    memory: OrderedDict[Hashable, object]
+    memory: Memory
     told: dict[str, object] | None
     watch: Watch
 
@@ -43,7 +43,7 @@ def connect(path: Path, *, read_only: bool = False, made: bool = False, watch: W
             check_same_thread=False,
             factory=Connection,
         )
-        conn.memory, conn.told, conn.watch = OrderedDict(), None, seen
+        conn.memory, conn.told, conn.watch = Memory(), None, seen
         conn.row_factory = sqlite3.Row
         for pragma in _ALWAYS if read_only else (*_ALWAYS, *_TO_WRITE):
             conn.execute(f"pragma {pragma}")

@@ -16,6 +16,7 @@ from starlette.exceptions import HTTPException
 from starlette.middleware.gzip import DEFAULT_EXCLUDED_CONTENT_TYPES, GZipMiddleware
 from starlette.types import Receive, Scope, Send
 
+from norvash.certificate import ends
 from norvash.config import Settings, is_loopback
 from norvash.devices.gauge_link import GaugeLink, meter_link
 from norvash.errors import NorvashError, NotFound, Unavailable
@@ -214,6 +215,7 @@ def create_app(settings: Settings) -> FastAPI:
         Pool(settings.db, read_only=bool(watch.state), watch=watch),
         catch_up_in_background,
     )
+    app.state.certificate = ends(settings.tls[0]) if settings.tls is not None else None
     app.state.sessions = Sessions(timedelta(hours=settings.idle_h))
     app.state.first_code, app.state.led = new_code(), False
     if not watch.state:

@@ -5,8 +5,7 @@ These are coroutines because each is a matter of microseconds, less than a chang
 
 import queue
 import secrets
-from collections import OrderedDict
-from collections.abc import AsyncIterator, Hashable, Iterator
+from collections.abc import AsyncIterator, Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass, replace
 from datetime import datetime
@@ -21,6 +20,7 @@ from norvash.core.sheet.moved import Explained
 from norvash.store import people
 from norvash.store.access import SignedIn
 from norvash.store.database import Connection, connect
+from norvash.store.memory import Memory
 from norvash.store.people import Person, Site
 from norvash.store.ready import look_at
 from norvash.store.trouble import DatabaseError, check_in_place, identity
@@ -47,7 +47,7 @@ class Pool:
         self._path, self._read_only, self._opened = path, read_only, identity(path)
         self.watch = watch or Watch()
         self._idle: queue.LifoQueue[Connection] = queue.LifoQueue(_IDLE)
-        self._memory: OrderedDict[Hashable, object] = OrderedDict()
+        self._memory = Memory()
 
     def take(self) -> Connection:
         """Return an idle connection, or a new one.

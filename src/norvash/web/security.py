@@ -36,7 +36,8 @@ _HEADERS = {
     "Permissions-Policy": "camera=(), microphone=(), geolocation=()",
     "X-Frame-Options": "DENY",
 }
-_HSTS = "max-age=31536000"
+# A browser stays with TLS for a year; for a day where the certificate is the shop's own: it may have to be made anew.
+_HSTS, _HSTS_OWN = "max-age=31536000", "max-age=86400"
 _FOR_EVER = "public, max-age=31536000, immutable"
 _READS = ("GET", "HEAD", "OPTIONS")
 UPLOADS = ("/hours/import",)
@@ -152,7 +153,8 @@ def _guarded(scope: Scope, send: Send, status: list[int]) -> Send:
                 headers[name] = value
             headers["Norvash-Build"] = BUILD
             if scope["app"].state.settings.is_secure:
-                headers["Strict-Transport-Security"] = _HSTS
+                certificate = scope["app"].state.certificate
+                headers["Strict-Transport-Security"] = _HSTS_OWN if certificate and certificate.own else _HSTS
             of_this_build = scope["path"].startswith(f"/static/{BUILD}/") and message["status"] == 200
             if of_this_build or not scope["path"].startswith("/static/"):
                 headers["Cache-Control"] = _FOR_EVER if of_this_build else "no-store"

@@ -24,8 +24,6 @@ from norvash.work.rulebook import rulebook
 from norvash.work.sheet_state import NOT_COMPARED, SinceWithdrawn, compared_with
 from norvash.work.told import told_of
 
-_REMEMBERED = 32
-
 
 def rules_of(book: Rulebook, motor: Motor, figures: Figures) -> MotorRules:
     """Return the rulebook as it applies to a motor with these figures."""
@@ -53,9 +51,7 @@ def load(conn: Connection, motor_id: str, book: Rulebook | None = None) -> Conte
         told = told_of(conn, motor_id, stamp)
         known = told if isinstance(told, Context) else None
         read = _read(conn, motor_id, stamp, rulebook(conn)) if known is None else _written_as(conn, known, stamp)
-    conn.memory[motor_id] = read
-    while len(conn.memory) > _REMEMBERED:
-        conn.memory.popitem(last=False)
+    conn.memory.put(motor_id, read)
     return read
 
 

@@ -28,10 +28,10 @@ def tell(conn: Connection, motor_id: str, told: object) -> None:
 def remember(conn: Connection, motor_id: str | None) -> None:
     """Remember what the job at hand told a motor, under the stamp that it leaves; the caller holds the transaction."""
     if motor_id is not None and conn.told is not None and motor_id in conn.told:
-        conn.memory[_TOLD, motor_id] = (stamp_of(conn, motor_id), conn.told[motor_id])
+        conn.memory.put((_TOLD, motor_id), (stamp_of(conn, motor_id), conn.told[motor_id]))
 
 
 def told_of(conn: Connection, motor_id: str, stamp: Stamp) -> object | None:
     """Return what a motor was told last, None where anything else was written since."""
-    known = conn.memory.pop((_TOLD, motor_id), None)
+    known = conn.memory.take((_TOLD, motor_id))
     return known[1] if isinstance(known, tuple) and known[0] == stamp else None

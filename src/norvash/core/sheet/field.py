@@ -184,7 +184,7 @@ class Noticed(Pick):
     sign: Sign
 
     @classmethod
-    def asking(cls, sign: Sign, mind: str) -> "Noticed":
+    def asking(cls, sign: Sign, mind: str, *, judged: bool) -> "Noticed":
         """Return the field that asks for a sign, of the classes that can show it; `mind` is what to beware of."""
         not_so = ((NOT_SO, sign.not_so),) if sign.not_so else ()
         return cls(
@@ -194,7 +194,7 @@ class Noticed(Pick):
             choices=(*((a.id, a.words) for a in sign.answers), *not_so),
             hint=mind,
             classes=sign.classes,
-            judged=True,
+            judged=judged,
             sign=sign,
         )
 

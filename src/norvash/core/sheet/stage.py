@@ -24,9 +24,9 @@ class Stage:
 
     `fields` are entered at it, `again` are those of other stages that are asked or tried once more at it, `named` finds
     fields that are only named as they come. `signs` belong to it: of a stage with the motor closed they are picked, of
-    one `inside` they follow from its findings. `looked` are the findings that are picked by sight, `findings` all
-    others; `parts` are those that it looks at, the set of brushes too where it `measures`; `looks` are the ticks that
-    say of one of several parts that somebody looked at it.
+    one `inside` they follow from its findings; where it `hears` they are complaints, and graded. `looked` are the
+    findings that are picked by sight, `findings` all others; `parts` are those that it looks at, the set of brushes
+    too where it `measures`; `looks` are the ticks that say of one of several parts that somebody looked at it.
 
     One that is inside or `proves` the motor is not walked where the fault lies before it; an entry at one that `opens`
     says that the motor was opened. The one that `closes` the sheet is still written on once it is signed. `asks` are
@@ -54,6 +54,7 @@ class Stage:
     proves: bool = False
     quick: bool = False
     closes: bool = False
+    hears: bool = False
     skipped: bool = True
     named: Callable[[str], Field | None] | None = None
 
@@ -94,7 +95,7 @@ class Stage:
     def noticed(self) -> tuple[Noticed, ...]:
         """Return its signs as fields; where one is looked for it says what to mind."""
         mind = {sign_id: check.danger for check in CHECKS for sign_id in check.signs}
-        return tuple(Noticed.asking(s, mind.get(s.id, "")) for s in self.signs)
+        return tuple(Noticed.asking(s, mind.get(s.id, ""), judged=self.hears) for s in self.signs)
 
     @property
     def picked(self) -> tuple[Noticed, ...]:

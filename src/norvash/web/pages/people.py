@@ -31,7 +31,7 @@ def _shown(
 ) -> HTMLResponse:
     members = access.list_members(conn)
     sessions = {m.id: access.list_sessions(conn, m.id) for m in members}
-    seen = sessions_of(request).seen_at
+    seen, certificate = sessions_of(request).seen_at, request.app.state.certificate
     return page(
         request,
         "people.html",
@@ -42,6 +42,7 @@ def _shown(
         asks_pin=signatures.asks_pin(conn),
         roles={r: f"{r}: {WORDS[r]}" for r in ROLES},
         given=given,
+        certificate=certificate.words(request.state.today) if certificate is not None else "",
         act_id=fresh_id(),
         typed=typed or {},
         error=error,

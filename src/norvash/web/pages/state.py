@@ -1,6 +1,7 @@
 """How the database is: for a program that watches, and for a person when something is wrong."""
 
 import shutil
+from datetime import datetime
 
 from fastapi import APIRouter, FastAPI, Request
 from fastapi.responses import HTMLResponse, JSONResponse
@@ -39,7 +40,11 @@ def trouble_now(app: FastAPI) -> Unavailable | None:
 def health(*, request: Request) -> JSONResponse:
     """Answer a program that watches: 200 where all is well, else 503 and the state."""
     trouble = trouble_now(request.app)
-    told = {"ok": trouble is None, "state": trouble.state if trouble else "well"}
+    told: dict[str, object] = {"ok": trouble is None, "state": trouble.state if trouble else "well"}
+    certificate = request.app.state.certificate
+    if certificate is not None:
+        today = datetime.now().date()
+        told["certificate"] = {"ends": certificate.on.isoformat(), "days": certificate.days_left(today)}
     if trouble is None:
         return JSONResponse(told)
     return JSONResponse(told, 503, {"Retry-After": str(trouble.wait_s)})

@@ -27,7 +27,7 @@ from norvash.core.sheet.stages.call_in import (
 from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST, WAIVE_BAR_TEST
 from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, complaint_gone
 from norvash.core.sheet.visit.visit import Judging, Visit
-from norvash.core.sheet.visit.walk import opened
+from norvash.core.sheet.visit.walk import opened, touched
 from norvash.core.verdict.grades import GRADES
 
 _MOST_SHOWN = 60
@@ -35,6 +35,8 @@ _MOST_SHOWN = 60
 
 def complaints(sheet: Sheet) -> tuple[Finding, ...]:
     """Return what is complained of on a sheet, by its signs, or by what was said in words, whatever became of it."""
+    if not touched(sheet, STAGE):
+        return ()
     fields = {f.sign.id: f for f in STAGE.picked}
     made = [found for sign, (answers, found) in BY_SIGN.items() if fields[sign].of(sheet) in answers]
     kind = COMPLAINT_KIND.of(sheet)

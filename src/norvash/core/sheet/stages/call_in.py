@@ -136,5 +136,12 @@ def _named(field_id: str) -> Tick | None:
 
 
 STAGE = Stage(
-    id="call-in", name="call_in", words="Call in", fields=FIELDS, signs=AT_THE_CALL, findings=FINDINGS, named=_named
+    id="call-in",
+    name="call_in",
+    words="Call in",
+    fields=FIELDS,
+    signs=AT_THE_CALL,
+    findings=FINDINGS,
+    hears=True,
+    named=_named,
 )

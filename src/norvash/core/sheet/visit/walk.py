@@ -22,8 +22,12 @@ def stages_of(sheet: Sheet) -> tuple[Stage, ...]:
 
 def touched(sheet: Sheet, stage: Stage) -> bool:
     """Tell whether anything was entered at a stage; that it is skipped, or a remark, is no entry of its work."""
-    beside = (stage.remark.id, stage.skip.id if stage.skip is not None else "")
-    return any(f not in beside and stage_of(f) is stage for f in sheet.said)
+    known: frozenset[str] | None = sheet.worked_out.get("touched")
+    if known is None:
+        found = ((f, s) for f in sheet.said if (s := stage_of(f)) is not None)
+        known = frozenset(s.id for f, s in found if f != s.remark.id and (s.skip is None or f != s.skip.id))
+        sheet.worked_out["touched"] = known
+    return stage.id in known
 
 
 def looked_at(visit: Visit, part: Part) -> bool:

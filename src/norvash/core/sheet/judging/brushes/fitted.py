@@ -32,13 +32,16 @@ def differences(of_set: BrushSet, sheet: Sheet, figures: Figures, rules: MotorRu
 
     Source: the part offered against type and motor
     """
+    here = of_set.sheet_id == sheet.id
+    if not here and not of_set.part and not of_set.variant:
+        return  # it says nothing of itself, and was measured elsewhere
     old, volts = of_figures(figures), _volts_of(figures)
     new = _said(of_set, volts)
     old = replace(old, variant=_wanted(new, figures), volts=next((v for v in volts if v == new.volts), old.volts))
     machine = machine_of({}, sheet, figures)
     machine = replace(machine, volts=old.volts if not volts else _alike_to(new.volts, volts))
     found: dict[str, Finding] = {}
-    for size in (new, *_measured(new, of_set, sheet)):
+    for size in (new, *(_measured(new, of_set, sheet) if here else ())):
         for point in compared(Offer(kind="brush set", old=old, new=size, machine=machine), rules).points:
             if point.answer == REFUSED and (finding := _found(point)) is not None:
                 found.setdefault(finding.id, finding.saying(point.words))
@@ -75,8 +78,6 @@ def _measured(said: Sizes, of_set: BrushSet, sheet: Sheet) -> Iterator[Sizes]:
     """Yield what a set says of itself with what was measured of each brush since it was fitted here; a side whose box
     was measured too is judged in that.
     """
-    if of_set.sheet_id != sheet.id:
-        return
 
     def since(field: Quantity, place: int) -> float | None:
         given = field.given(sheet, place)
