@@ -119,7 +119,8 @@ def readings_on(conn: Connection, sheet_id: str) -> dict[int, ReadingRow]:
 
 
 def pytest_configure(config: pytest.Config) -> None:
-    """Give the laws the seed that stands in the tree, where none is named."""
+    """Give the laws the seed that stands in the tree, where none is named; look for rubbish seldom: little is made."""
+    gc.set_threshold(100_000, 20, 50)
     if config.getoption("hypothesis_seed", None) is None:
         core.global_force_seed = int(SEED.read_text())  # type: ignore[assignment]
 

@@ -185,3 +185,16 @@ def test_every_line_of_the_playhouse_is_calm(playhouse: Path, db: Path) -> None:
     conn.close()
     with opened(playhouse, "person-1-of-demo") as client:
         assert client.get("/").status_code == 200
+
+
+def test_where_it_stands_is_several_words(client: TestClient, sheet: str) -> None:
+    """Ticked each, emptied by the empty one beside them; a wrong one is refused there."""
+    for n, (said, kept) in enumerate(((["", "at height", "wet"], "wet; at height"), ([""], ""), (["", "moon"], None))):
+        version = re.search(r'name="version" value="(\d+)"', client.get("/motors/test-act-00001/figures").text)
+        assert version
+        typed = {"version": version[1], "conditions": said, "act_id": f"where-it-stands-{n}"}
+        status = client.post("/motors/test-act-00001/figures", data=typed).status_code
+        ticked = re.findall(
+            r'name="conditions"\s+value="([^"]+)"\s+checked', client.get("/motors/test-act-00001/figures").text
+        )
+        assert (status, "; ".join(ticked)) == ((422, "") if kept is None else (200, kept))

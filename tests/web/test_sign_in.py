@@ -8,7 +8,7 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.certificate import make
+from norvash.certificate import ends, make
 from norvash.config import Settings
 from norvash.store import access
 from norvash.store import signed as signatures
@@ -227,10 +227,12 @@ def test_the_end_of_the_certificate_is_told_and_of_the_shops_own_a_browser_keeps
     make(("shop.example",), tmp_path, datetime.now() - timedelta(days=350))
     tls = tmp_path / "norvash-cert.pem", tmp_path / "norvash-key.pem"
     with browser(db, "127.0.0.1", tls=tls) as client:
-        lead(client)
         health = client.get("/healthz")
         assert health.headers["strict-transport-security"] == "max-age=86400"
         assert health.json()["certificate"]["days"] == 47
+    with browser(db, "127.0.0.1") as client:
+        client.app.state.certificate = ends(tls[0])  # type: ignore[attr-defined]
+        lead(client)
         assert "The certificate ends on" in client.get("/people").text
 
 
