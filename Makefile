@@ -12,7 +12,7 @@ test: ## everything, the browser included
 	@scripts/setup dev
 	@scripts/browser
 	@scripts/lint
-	@.venv/bin/pytest -n 3
+	@PYTHONDONTWRITEBYTECODE= .venv/bin/pytest -n 2
 check: ## what a commit needs
 	@scripts/check
 axe: ## the accessibility checker on the playhouse's pages, each in both themes and both widths

@@ -41,7 +41,7 @@ if os.access("/dev/shm", os.W_OK):
     os.environ.setdefault("PYTEST_DEBUG_TEMPROOT", "/dev/shm")
 pytest_plugins = ["live", "pages"]
 NOW = datetime(2026, 11, 24, 9)
-SEED = Path(__file__).parent / "data/seed.txt"
+SEED, LONG = Path(__file__).parent / "data/seed.txt", Path(__file__).parent / "data/long.txt"
 
 
 def new_motor(**changes: object) -> NewMotor:
@@ -123,6 +123,14 @@ def pytest_configure(config: pytest.Config) -> None:
     gc.set_threshold(100_000, 20, 50)
     if config.getoption("hypothesis_seed", None) is None:
         core.global_force_seed = int(SEED.read_text())  # type: ignore[assignment]
+
+
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    """Leave to `make test` what takes more than a second, by the list of those that were measured."""
+    long = set(LONG.read_text().split())
+    for item in items:
+        if item.nodeid.removeprefix("tests/").partition("[")[0] in long:
+            item.add_marker("long")
 
 
 def pytest_sessionstart() -> None:

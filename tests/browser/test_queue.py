@@ -215,7 +215,8 @@ def test_whoever_goes_on_before_the_answer_came_finds_it_on_the_next_page(ines: 
     ines.goto(f"/sheets/{sheet}/brushes")
     held: list[Route] = []
     ines.route("**/readings*", lambda route: held.append(route), times=1)
-    enter(ines, "A", "19.4")
+    with ines.expect_request("**/readings*"):  # it is kept in the browser first, and under way only then
+        enter(ines, "A", "19.4")
     ines.goto(f"/sheets/{sheet}/sign")
     expect(main(ines).get_by_role("heading", name="Sign", exact=True)).to_be_visible()
     assert len(held) == 1
