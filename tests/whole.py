@@ -66,10 +66,14 @@ def assert_nothing_moved(name: str, answers: list[object], rel: float = 0.0) -> 
 
     After a wanted change `ANEW=1 pytest -k moves` writes them anew: read what moved before it is committed.
     """
+    wanted = json.loads((DATA / name).read_text()) if (DATA / name).exists() else []
     if os.environ.get("ANEW"):
-        lines = ",\n".join(json.dumps(whole(a), ensure_ascii=False) for a in answers)
+        told = [json.loads(json.dumps(whole(a))) for a in answers]
+        paired = zip(told, wanted, strict=False)  # the last digit of another machine is no move
+        kept_so = [k if same(t, k, rel) else t for t, k in paired] + told[len(wanted) :]
+        lines = ",\n".join(json.dumps(a, ensure_ascii=False) for a in kept_so)
         (DATA / name).write_text(f"[\n{lines}\n]\n")
-    wanted = json.loads((DATA / name).read_text())
+        wanted = kept_so
     for got, known in zip(answers, wanted, strict=True):
         told = json.loads(json.dumps(whole(got)))
         assert same(told, known, rel), (told, known)
