@@ -17,9 +17,10 @@ def gate_now(gate: Gate, visit: Visit) -> GateNow:
     """Return how a gate stands at a visit: one that is held is open, whatever was ticked, unless somebody waived what
     holds it.
     """
-    if gate.id not in visit.gates:
-        visit.gates[gate.id] = _put_together(gate, visit)
-    return visit.gates[gate.id]
+    known: GateNow | None = visit.worked_out.get(f"gate.{gate.id}")
+    if known is None:
+        known = visit.worked_out[f"gate.{gate.id}"] = _put_together(gate, visit)
+    return known
 
 
 def _put_together(gate: Gate, visit: Visit) -> GateNow:

@@ -1,6 +1,6 @@
 """How the parts of a motor stand on its axis: what was looked at, what was found there, and what became of it."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
@@ -63,6 +63,13 @@ class PartNow:
 
 def parts_now(visit: Visit) -> tuple[PartNow, ...]:
     """Return how every part of a motor stands at a visit, in the order of the axis."""
+    known: tuple[PartNow, ...] | None = visit.worked_out.get("parts")
+    if known is None:
+        known = visit.worked_out["parts"] = _put_together(visit)
+    return known
+
+
+def _put_together(visit: Visit) -> tuple[PartNow, ...]:
     named = named_parts(visit.sheet)
     parts = tuple(named.values())
     standing = [x for x in visit.lives if x.state not in ("withdrawn", "dropped")]
@@ -99,7 +106,7 @@ def _places(finding: Finding, sheet: Sheet, parts: Mapping[str, AxisPart]) -> tu
     at = at_finding(finding)
     if at != BEARING:
         return (on(at, parts),)
-    told = {n for f, n, _ in _answers(sheet) if f.per == BEARING and finding.id in _tells(f, n, sheet)}
+    told = {n for f, n in _answers(sheet) if f.per == BEARING and finding.id in _tells(f, n, sheet)}
     return tuple(f"{BEARING}-{n}" for n in sorted(told or (1, 2)))
 
 
@@ -111,15 +118,17 @@ def _tells(field: Field, place: int, sheet: Sheet) -> tuple[str, ...]:
     return tuple(f.id for f in field.tells)
 
 
-def _answers(sheet: Sheet) -> Iterator[tuple[Field, int, str]]:
-    """Yield every field with an entry of the stages that are walked by parts, with its place."""
-    for stage in WALKED:
-        for field in STAGE_BY_ID[stage].all_fields:
-            yield from ((field, n, field.id) for n in field.places(sheet))
+def _answers(sheet: Sheet) -> tuple[tuple[Field, int], ...]:
+    """Return every field with an entry of the stages that are walked by parts, with its place."""
+    known: tuple[tuple[Field, int], ...] | None = sheet.worked_out.get("walked")
+    if known is None:
+        every = (f for stage in WALKED for f in STAGE_BY_ID[stage].all_fields)
+        known = sheet.worked_out["walked"] = tuple((f, n) for f in every for n in f.places(sheet))
+    return known
 
 
 def _part_now(part: AxisPart, lives: tuple[Life, ...], lesser: tuple[Finding, ...], visit: Visit) -> PartNow:
-    looks = list(looks_at(part, visit.sheet, visit.rules))
+    looks = _looks_at(part, visit)
     answered = sum(f.given(visit.sheet, n) is not None for f, n in looks)
     stands = [x.finding for x in lives if x.stands]
     worst = max((f.grade for f in (*stands, *lesser)), key=GRADES.index, default=None)
@@ -137,15 +146,24 @@ def _part_now(part: AxisPart, lives: tuple[Life, ...], lesser: tuple[Finding, ..
     )
 
 
-def looks_at(part: AxisPart, sheet: Sheet, rules: MotorRules) -> Iterator[tuple[Field, int]]:
-    """Yield the looks of a part, as fields with their places: what is picked there."""
-    named = named_parts(sheet)
-    if part.stage not in WALKED:
-        return
-    for field in STAGE_BY_ID[part.stage].fields:
-        if isinstance(field, Pick) and not field.refused and field.is_offered(sheet.facts, rules):
-            places = (part.bearing,) if field.per == BEARING else (0,) if not field.per else ()
-            yield from ((field, n) for n in places if on(at_field(field, n), named) == part.id)
+def _looks_at(part: AxisPart, visit: Visit) -> tuple[tuple[Field, int], ...]:
+    """Return the looks of a part, as fields with their places: what is picked there."""
+    known: Mapping[str, list[tuple[Field, int]]] | None = visit.worked_out.get("looks")
+    if known is None:
+        known = visit.worked_out["looks"] = _looks(visit.sheet, visit.rules)
+    return tuple(known.get(part.id, ()))
+
+
+def _looks(sheet: Sheet, rules: MotorRules) -> dict[str, list[tuple[Field, int]]]:
+    named, made = named_parts(sheet), dict[str, list[tuple[Field, int]]]()
+    for stage in WALKED:
+        for field in STAGE_BY_ID[stage].fields:
+            if isinstance(field, Pick) and not field.refused and field.is_offered(sheet.facts, rules):
+                for n in (1, 2) if field.per == BEARING else (0,) if not field.per else ():
+                    at = named.get(on(at_field(field, n), named))
+                    if at is not None and at.stage == stage:
+                        made.setdefault(at.id, []).append((field, n))
+    return made
 
 
 def _state(part: AxisPart, lives: tuple[Life, ...], visit: Visit, *, answered: int, of: int) -> State:
@@ -177,4 +195,4 @@ def _read(part: AxisPart, visit: Visit) -> bool:
     if part.id == "commutator":
         return looked_at(visit, COMMUTATOR)
     named = named_parts(visit.sheet)
-    return any(on(at_field(f, n), named) == part.id for f, n, _ in _answers(visit.sheet))
+    return any(on(at_field(f, n), named) == part.id for f, n in _answers(visit.sheet))

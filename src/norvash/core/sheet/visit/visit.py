@@ -4,11 +4,10 @@ from collections.abc import Callable, Iterable, Mapping
 from dataclasses import dataclass, field
 from functools import cached_property
 from types import MappingProxyType
-from typing import Literal
+from typing import Any, Literal
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
-from norvash.core.sheet.gate import GateNow
 from norvash.core.sheet.held import Held, held
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Sheet
@@ -45,8 +44,8 @@ class Visit:
         return ways_now(self.sheet, self.lives, self.rules)
 
     @cached_property
-    def gates(self) -> dict[str, GateNow]:
-        """Return how those of its gates stand that were asked about: each is put together once."""
+    def worked_out(self) -> dict[str, Any]:
+        """Return what was worked out from this visit already, by the name of what works it out: it never changes."""
         return {}
 
     def held(self, stage: Stage, keeps: "Keeps") -> tuple[Held, ...]:
