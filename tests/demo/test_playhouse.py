@@ -9,6 +9,7 @@ from pathlib import Path
 
 import pytest
 
+from judged import judgements
 from norvash.core.forecast.simulation import read_with, simulate_set
 from norvash.core.motor.figure_fields import MEASURED_BY
 from norvash.core.sheet.stages.sign import ADDITION
@@ -24,6 +25,7 @@ from norvash.work.bench import bench
 from norvash.work.hours_book import latest_entries
 from norvash.work.motor_page import MotorPage, motor_page
 from norvash.work.sheet_page import sheet_page
+from whole import assert_no_word_moved
 
 
 @pytest.fixture(scope="module")
@@ -212,3 +214,12 @@ def test_the_simulator_wears_and_repeats() -> None:
     assert abs(sum(read) / 400 - 20) < 0.02
     assert all(abs(x / 0.05 - round(x / 0.05)) < 1e-6 for x in read)
     assert len(KINDS) == 2
+
+
+def test_no_judgement_of_its_newest_sheets_moves(house: Connection) -> None:
+    newest = house.execute(
+        "select id from sheet s where number > (select max(number) from sheet where motor_id = s.motor_id) - 2"
+        " order by motor_id, number"
+    )
+    judged = [line for (sheet,) in newest.fetchall() for line in judgements(house, sheet, DEMO_DAY)]
+    assert_no_word_moved("judged.txt", "\n".join(judged) + "\n")

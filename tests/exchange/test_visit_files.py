@@ -12,6 +12,7 @@ from typing import Any
 import pytest
 
 from conftest import Shop
+from judged import judgements
 from norvash.errors import InputError
 from norvash.exchange.json_text import read_json
 from norvash.exchange.visit_export import export_text
@@ -38,7 +39,12 @@ def test_a_whole_job_is_played_and_says_what_it_must(tmp_path: Path, name: str) 
     told = "\n".join(words_of(played))
     signed_as, *answers = TOLD[name]
     assert (played.told[-1]["signed_as"], [x for x in answers if x not in told]) == (signed_as, [])
-    assert_no_word_moved(f"jobs/{name}.txt", "\n".join(compact(told)) + "\n")
+    day = datetime(2026, 9, 4).date()
+    with closing(connect(tmp_path / "job.db")) as conn:
+        judged = [
+            x for sheet in dict.fromkeys(played.sheets) for x in judgements(conn, sheet, datetime(2026, 9, 4).date())
+        ]
+    assert_no_word_moved(f"jobs/{name}.txt", "\n".join((*compact(told), "== Judged", *judged)) + "\n")
     again = play_file(JOBS / f"{name}.json", tmp_path / "job.db", "Ines Torvald", go_on=True)
     assert (again.new, again.refused) == (0, [])
 

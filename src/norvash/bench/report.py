@@ -176,6 +176,8 @@ def _of_drawings(copper: dict[str, float], bare_ms: float) -> list[str]:
 def _wanted(name: str) -> str:
     if name == "motor":
         return "2.8 ×"
-    if "two thousand points" in name:
+    if "two thousand points" in name or "forty findings" in name:
         return "4 ×"
+    if name in ("sheet, its brushes", "sheet, the call", "sheet, what is decided"):
+        return "2.5 ×"
     return "3 ×" if name in ("bench", "outlook", "outlook, a place") or name.startswith("sheet") else ""
