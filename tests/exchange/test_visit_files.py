@@ -4,7 +4,7 @@ import json
 import shutil
 from collections.abc import Iterator
 from contextlib import closing
-from datetime import datetime
+from datetime import date, datetime
 from html import unescape
 from pathlib import Path
 from typing import Any
@@ -39,11 +39,9 @@ def test_a_whole_job_is_played_and_says_what_it_must(tmp_path: Path, name: str) 
     told = "\n".join(words_of(played))
     signed_as, *answers = TOLD[name]
     assert (played.told[-1]["signed_as"], [x for x in answers if x not in told]) == (signed_as, [])
-    day = datetime(2026, 9, 4).date()
+    day = date(2026, 9, 4)
     with closing(connect(tmp_path / "job.db")) as conn:
-        judged = [
-            x for sheet in dict.fromkeys(played.sheets) for x in judgements(conn, sheet, datetime(2026, 9, 4).date())
-        ]
+        judged = [x for sheet in dict.fromkeys(played.sheets) for x in judgements(conn, sheet, day)]
     assert_no_word_moved(f"jobs/{name}.txt", "\n".join((*compact(told), "== Judged", *judged)) + "\n")
     again = play_file(JOBS / f"{name}.json", tmp_path / "job.db", "Ines Torvald", go_on=True)
     assert (again.new, again.refused) == (0, [])
