@@ -2,7 +2,6 @@
 every stage says.
 """
 
-import sqlite3
 from collections.abc import Iterator
 from datetime import date
 
@@ -10,11 +9,12 @@ from norvash.core.sheet.judging.brushes.geometry import geometry
 from norvash.core.sheet.judging.noted import answered, noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.text.words import figure_words
+from norvash.store.database import Connection
 from norvash.work.says_told import says_told
 from norvash.work.sheet_page import SheetPage, sheet_page
 
 
-def judgements(conn: sqlite3.Connection, sheet_id: str, today: date) -> Iterator[str]:
+def judgements(conn: Connection, sheet_id: str, today: date) -> Iterator[str]:
     """Yield the judgements of a sheet, in the order of the work."""
     page = sheet_page(conn, sheet_id, today)
     yield f"sheet {page.row.number} of {page.context.motor.tag}, {page.row.kind}"
