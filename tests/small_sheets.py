@@ -92,7 +92,7 @@ BEFORE: dict[str, tuple[dict[str, object], dict[str, str], str]] = {
     "low": ({"supply_v": 180.0}, {"volts": "low"}, "measure the drops"),
     "right": ({"supply_v": 228.0}, {"volts": "right"}, "right"),
     "one setting dead": ({"supply_v": 230.0, "tap_v": (115.0, 0.0, 229.0)}, {"taps": "one"}, "step 2 is dead"),
-    "a joint": ({"joint_v": 0.3}, {"joint": "yes"}, "clean and tighten"),
+    "a joint": ({"joint_v": 0.3}, {"joint": "yes"}, "clean it to metal"),
     "low with little current": ({"supply_v": 180.0, "noload_a": 0.5}, {"volts": "low-low"}, "low: think of contact"),
     "low with much current": ({"supply_v": 180.0, "noload_a": 2.0}, {"volts": "low-high"}, "drag or shorted"),
     "a terminal": ({"terminal_ohm": 0.2}, {"terminal-bad": "yes"}, "retension"),

@@ -17,9 +17,10 @@ from norvash.core.running.excitation import FieldPlate, field_a, judge_field
 from norvash.core.running.speed import SpeedPlate, judge_unloaded, noload_rpm, permitted, unloaded_share
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.judging.before.judged import judge_before
+from norvash.core.sheet.judging.measuring import measured_at
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.judging.prove.run import judge_run
+from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
@@ -434,6 +435,6 @@ def test_a_motor_with_a_usual_speed_of_its_own_is_held_to_it_before_opening(
     usual = {"noload_rpm": 4800.0}
     figures = Figures({**lent, **(usual if own else {})}, {} if own else usual, TEMPLATES["tool"].lends)
     made = sheet(Facts("tool", figures, even_positions(2)), noload_rpm=rpm)
-    words = " ".join(j.words for j in judge_before(made, rules).judged)
+    words = " ".join(m.words for m in measured_at(BEFORE, made, rules))
     assert (says in words, "slower" in words) == (True, bool(says))
     assert ({(0, f.id) for _, f in noted(made, rules)} == {(0, "run.speed")}) is found

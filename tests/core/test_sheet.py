@@ -18,10 +18,11 @@ from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.before.judged import judge_before
+from norvash.core.sheet.judging.before.measured import signs_before
 from norvash.core.sheet.judging.brushes.geometry import geometry
 from norvash.core.sheet.judging.brushes.keeping import stays
 from norvash.core.sheet.judging.catalogue import visit_of
+from norvash.core.sheet.judging.measuring import measured_at
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.judging.signing import holds, signed_as
 from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
@@ -29,6 +30,7 @@ from norvash.core.sheet.life import Told
 from norvash.core.sheet.part import BESIDE, PARTS
 from norvash.core.sheet.records import PutOff, TaskDone, Why
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.stage import STAGE as BEFORE_OPENING
 from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
 from norvash.core.sheet.stages.gates import POWER, SAFE
@@ -98,9 +100,9 @@ def test_a_gate_opens_by_every_step_or_by_a_waiver_and_names_what_is_left() -> N
 def test_each_measurement_before_opening_is_judged_and_feeds_the_diagnosis(
     entries: dict[str, object], signs: dict[str, str], words: str
 ) -> None:
-    judged = judge_before(sheet(about_before(entries), **entries), RULES)
-    assert signs.items() <= judged.signs.items()
-    assert any(words in j.words for j in judged.judged), [j.words for j in judged.judged]
+    judged = measured_at(BEFORE_OPENING, sheet(about_before(entries), **entries), RULES)
+    assert signs.items() <= signs_before(judged).items()
+    assert any(words in m.words for m in judged), [m.words for m in judged]
 
 
 @pytest.mark.parametrize(("entries", "expected"), VOICES.values(), ids=VOICES.keys())
@@ -251,7 +253,7 @@ def test_the_verdict_line_seeks_the_cause_until_something_is_measured() -> None:
 
     def says(made: Sheet, shown: MotorState) -> tuple[str, str]:
         found = findings(shown, RULES, TODAY)
-        before = judge_before(made, RULES)
+        before = signs_before(measured_at(BEFORE_OPENING, made, RULES))
         signs = signs_shown(made, before, found, RULES)
         cause = diagnosis_of(made, signs, RULES) if complained(signs, before) else None
         said = sheet_says(visit_of(made, found, RULES), verdict(found, shown, RULES, TODAY), cause, TODAY)

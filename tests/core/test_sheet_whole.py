@@ -9,12 +9,14 @@ from itertools import product
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.judging.before.judged import judge_before
+from norvash.core.sheet.judging.before.battery import battery_of
+from norvash.core.sheet.judging.before.measured import ladder_of, signs_before
 from norvash.core.sheet.judging.brushes.geometry import geometry
 from norvash.core.sheet.judging.brushes.keeping import stays
 from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.judging.commutator.copper_now import copper_now
 from norvash.core.sheet.judging.commutator.cut_made import cut_changes, cut_record
+from norvash.core.sheet.judging.measuring import measured_at
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.judging.signing import holds, signed_as
 from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
@@ -28,6 +30,7 @@ from norvash.core.sheet.judging.windings.measured import (
 )
 from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.stage import STAGE as BEFORE_OPENING
 from norvash.core.sheet.stages.gates import GATES
 from norvash.core.sheet.visit.bringing import what_to_bring
 from norvash.core.sheet.visit.gating import gate_now
@@ -36,7 +39,7 @@ from norvash.core.sheet.visit.walk import how_far_open, open_permits, upstream
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import verdict
 from norvash.core.verdict.sheet_line import sheet_says
-from norvash.errors import NorvashError
+from norvash.errors import InputError, NorvashError
 from norvash.store.records import kept as as_kept
 from sheet_cases import COPPER, LINES, PARTS, STATES, VISITS
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts, sheet
@@ -51,14 +54,14 @@ def ohms(value: float | None) -> Given:
 
 def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
     """Yield what the measurements on a sheet come to, a line each."""
-    before = judge_before(made, rules)
-    yield from (f"before: {j.words} {j.right} {' '.join(j.rules)}" for j in before.judged)
-    yield f"signs: {sorted(before.signs.items())}"
+    before = measured_at(BEFORE_OPENING, made, rules)
+    yield from (f"before: {m.words} {m.right} {' '.join(m.rules)}" for m in before)
+    yield f"signs: {sorted(signs_before(before).items())}"
     yield from (f"voice: {n} {f.id}, {f.grade}: {f.words}" for n, f in noted(made, rules, (4.0, 4.2)))
     copper = copper_now(made, rules)
     for name, value in (
-        ("ladder", before.ladder),
-        ("battery", before.battery),
+        ("ladder", ladder_of(made, rules)),
+        ("battery", battery(made, rules)),
         ("wound", copper.wound),
         ("map", copper.read),
         ("run-out", copper.run_out),
@@ -76,10 +79,17 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
             yield f"{name}: {kept(value)}"
 
 
+def battery(made: Sheet, rules: MotorRules) -> object:
+    try:
+        return battery_of(made, rules)
+    except InputError:
+        return None
+
+
 def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     """Yield what follows from a sheet and its motor for the visit, a line each."""
     found = findings(shown, rules, TODAY)
-    before = judge_before(made, rules)
+    before = signs_before(measured_at(BEFORE_OPENING, made, rules))
     signs = signs_shown(made, before, found, rules)
     cause = diagnosis_of(made, signs, rules) if complained(signs, before) else None
     visit = visit_of(made, found, rules)

@@ -187,8 +187,8 @@ def test_each_bearing_speaks_with_its_end(given: dict[str, str], finding: str, v
     for place in (1, 2):
         for field, text in given.items():
             visit.put(field, text, place)
-    assert "drive end: " in visit.found[finding]
-    assert "other end: " in visit.found[finding]
+    found = {c.place for c in visit.page.found.conditions if c.finding.id == finding}
+    assert found == {"Bearings and drive, drive end", "Bearings and drive, other end"}
 
 
 def test_weak_magnets_run_free_too_fast_with_too_much_current(visit: Visit) -> None:

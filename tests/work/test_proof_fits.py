@@ -133,9 +133,9 @@ def test_a_terminal_is_judged_without_a_current_too(shop: Shop, ohms: str, amps:
     # The smaller value that overwrites it is asked about, and its task is taken.
     with pytest.raises(NeedsAnswer, match="slip of the pen"):
         work.bench.put("terminal-ohm", "0.001", 1)
-    work.put("decide.terminal.measured=now task.terminal=yes")
+    work.put("decide.terminal.measured@1=now task.terminal=yes")
     work.bench.put("terminal-ohm", "0.004", 1)
-    assert work.bench.states[0, "terminal.measured"] == "proven"
+    assert work.bench.states[1, "terminal.measured"] == "proven"
 
 
 def test_a_battery_that_was_never_right_gives_no_certificate_but_of_the_motor_alone(shop: Shop) -> None:

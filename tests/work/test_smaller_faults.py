@@ -35,7 +35,7 @@ def lives_of(bench: Bench) -> str:
 
 
 def before_of(bench: Bench) -> str:
-    return " ".join(j.words for j in bench.page.before.judged)
+    return " ".join(m.words for m in bench.page.measured)
 
 
 def line_of(bench: Bench) -> str:
@@ -198,7 +198,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "tool",
         "PERMIT source-v=231 supply-v=180 CLOSE",
         before_of,
-        "231 V before switch and cord, 51 V lost on the way: too much",
+        "231 V before switch and cord, 51 V lost on the way, 22.1%: too much",
         "",
     ),
     "23 left and right apart": (
@@ -206,7 +206,7 @@ ROWS: dict[str, tuple[str, str, str, Callable[[Bench], str], str, str]] = {
         "tool",
         "terminal-ohm@1=0.01 terminal-ohm@2=3",
         lives_of,
-        "right terminal: too much",
+        "terminal.measured open: 3 Ω",
         "left",
     ),
     "24 slots after a cut": (

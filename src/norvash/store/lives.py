@@ -40,7 +40,7 @@ _NO_GROUND: Mapping[str, Mapping[str, float | str]] = MappingProxyType({})
 
 
 def _kept(row: Row, moves: tuple[Moved, ...]) -> KeptLife:
-    finding = kept_finding(row["finding"], words=row["words"], grade=row["grade"], part=row["part"])
+    finding = kept_finding(row["finding"], words=row["words"], grade=row["grade"], part=row["part"], per=row["per"])
     put_off = None
     if row["due_on"]:
         since = date.fromisoformat(row["put_since"]) if row["put_since"] else date.min
@@ -57,6 +57,7 @@ def _kept(row: Row, moves: tuple[Moved, ...]) -> KeptLife:
         held_since=datetime.fromisoformat(row["held_since"]) if row["held_since"] else None,
         withdrawn=_withdrawn(row, moves),
         ground=json.loads(row["ground_json"]) if row["ground_json"] is not None else None,
+        joined=bool(finding.per) and not row["position_number"] and (not row["per"] or finding.per != "circuit"),
     )
 
 
@@ -179,9 +180,9 @@ def begin_lives(
             life_at = life.id_on(sheet_id)
             gone = life.state == "withdrawn"
             conn.execute(
-                f"""insert into life (id, motor_id, sheet_id, position_number, finding, part, grade, words, state, who,
-                                     why, withdrawn_act_id, withdrawn_why, free, ground_json, found_act_id)
-                   values (:id, :motor_id, :sheet_id, :position, :finding, :part, :grade, :words, :state, '', '',
+                f"""insert into life (id, motor_id, sheet_id, position_number, per, finding, part, grade, words, state,
+                                     who, why, withdrawn_act_id, withdrawn_why, free, ground_json, found_act_id)
+                   values (:id, :motor_id, :sheet_id, :position, :per, :finding, :part, :grade, :words, :state, '', '',
                            {_ACT_AT_HAND}, :reason, :free, :ground, {_NEWEST_ACT})
                    on conflict (id) do update set grade = excluded.grade, words = excluded.words,
                        ground_json = case when excluded.state = 'withdrawn' then ground_json
@@ -194,6 +195,7 @@ def begin_lives(
                     "motor_id": motor_id,
                     "sheet_id": sheet_id,
                     "position": life.position,
+                    "per": life.finding.per,
                     "finding": life.finding.id,
                     "part": life.finding.part.id,
                     "grade": life.finding.grade,

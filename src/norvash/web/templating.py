@@ -14,6 +14,7 @@ from markupsafe import Markup, escape
 
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.field import Column, Field, Quantity
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import decision
 from norvash.core.text import words
@@ -22,6 +23,7 @@ from norvash.core.text.words import day_words, figure_said, figure_words, groupe
 from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture, scenery
 from norvash.drawing.grade_mark import grade_mark, marks_of_all
+from norvash.drawing.measured_strip import has_strip, measured_strip
 from norvash.drawing.svg import HATCHING, Drawing, Element
 from norvash.web.fragments import part
 
@@ -69,6 +71,11 @@ def _mark(grade: str | None, word: str) -> Markup:
 
 def _grade_said(grade: str | None) -> str:
     return WORDS.get(grade or "", "nothing found").lower()
+
+
+def _strip(measured: Measured) -> Markup:
+    """Return where a value lies, drawn; nothing of one that lies nowhere."""
+    return Markup(measured_strip(measured) if has_strip(measured) else "")  # noqa: S704
 
 
 @cache
@@ -120,6 +127,7 @@ def _environment() -> Environment:
         "table_rows": _rows,
         "mark": _mark,
         "picture": _picture,
+        "strip": _strip,
         "hatching": _defined(HATCHING, marks_of_all()),
         "scenery": _defined(scenery()),
         "part": part,

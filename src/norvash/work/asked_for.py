@@ -123,7 +123,10 @@ def _is_found(context: Context, at: At, today: date) -> None:
     found, told_by = judge(context, today).found, set(TOLD_BY.get(at[1], ()))
     here = [(x.place, x.position, x.finding.id) for x in found.lives]
     here += [(c.place, c.position, c.finding.id) for c in found.conditions]
-    if any(n == at[0] and (i == at[1] or told_by & {*TOLD_BY.get(i, ())}) for _, n, i in here):
+    if any(
+        (n == at[0] or (not at[0] and i == at[1])) and (i == at[1] or told_by & {*TOLD_BY.get(i, ())})
+        for _, n, i in here
+    ):
         return
     there = ", ".join(dict.fromkeys(f"{place} (place {n})" for place, n, i in here if i == at[1]))
     words = FINDINGS[at[1]].words if at[1] in FINDINGS else at[1][:_MOST_SHOWN]

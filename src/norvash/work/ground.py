@@ -11,6 +11,7 @@ from norvash.core.sheet.judging.commutator.copper_now import copper_now
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.life import At
 from norvash.core.sheet.moved import Answer, Explained, Kind, Moved, Scope, Value
+from norvash.core.sheet.numbered import place_of
 from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.sheet.stages.commutator.cut import COPPER_REFUSED
 from norvash.core.text.words import listed
@@ -173,7 +174,7 @@ def _stands(context: Context, today: date) -> dict[At, tuple[str, str, Grade]]:
             lives[0, SET_WORN.id] = ("The set", WORDS[carbon].lower(), carbon)
     elif (plan := copper_now(context.open_sheet, context.rules).plan) is not None and not plan.chosen.allowed:
         lives.setdefault(
-            (0, COPPER_REFUSED.id), (COPPER_REFUSED.place(0, {}), COPPER_REFUSED.words, COPPER_REFUSED.grade)
+            (0, COPPER_REFUSED.id), (place_of(COPPER_REFUSED, 0, {}), COPPER_REFUSED.words, COPPER_REFUSED.grade)
         )
     return lives
 

@@ -33,7 +33,7 @@ from norvash.work.slots_here import slots_here
 def says_told(conn: Connection, page: SheetPage) -> list[str]:
     """Return what was worked out at every stage at which something was entered."""
     said: tuple[tuple[Stage, Callable[[Connection, SheetPage], Iterable[str]]], ...] = (
-        (BEFORE, lambda _conn, page: (j.words for j in page.before.judged)),
+        (BEFORE, lambda _conn, page: _measured(page, BEFORE)),
         (COMMUTATOR, _copper),
         (WINDINGS, lambda _conn, page: _words(windings_say(page.sheet, page.context.rules))),
         (DRIVE, lambda _conn, page: _words(drive_says(page.sheet, page.context.rules))),
@@ -41,6 +41,10 @@ def says_told(conn: Connection, page: SheetPage) -> list[str]:
         (PROVE, lambda _conn, page: _proof(page)),
     )
     return [f"{s.words}: {w}" for s, says in said if touched(page.sheet, s) for w in says(conn, page)]
+
+
+def _measured(page: SheetPage, stage: Stage) -> Iterator[str]:
+    return (m.words for m in page.at(stage))
 
 
 def _words(said: Iterable[Said]) -> Iterator[str]:

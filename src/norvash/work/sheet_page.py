@@ -10,12 +10,16 @@ from norvash.core.edges import over
 from norvash.core.motor.record import MotorState
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.before.judged import Before, judge_before
+from norvash.core.sheet.judging.before.measured import signs_before
 from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.judging.commutator.slots_here import PLANNED, planned_minutes
+from norvash.core.sheet.judging.measuring import measured_at, measured_on
 from norvash.core.sheet.judging.signing import Hold, holds
 from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, may_complain, signs_shown
+from norvash.core.sheet.measured import Measured, by_entry
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stage import Stage
+from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED, STOPS
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
@@ -57,7 +61,9 @@ class Look:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class SheetPage:
-    """A sheet with its motor, judged now."""
+    """A sheet with its motor, judged now; `said_at` is what was measured by the entry at which it is said, while the
+    sheet is open.
+    """
 
     row: SheetRow
     sheet: Sheet
@@ -66,7 +72,8 @@ class SheetPage:
     found: Findings
     as_found: Findings
     said: Verdict
-    before: Before
+    measured: tuple[Measured, ...]
+    said_at: Mapping[tuple[str, int], tuple[Measured, ...]]
     signs: dict[str, str]
     cause: Diagnosis | None
     cases: int
@@ -78,6 +85,10 @@ class SheetPage:
     version: int
     opened_at: float
     motor_word: str
+
+    def at(self, stage: Stage) -> tuple[Measured, ...]:
+        """Return what was measured at a stage."""
+        return measured_at(stage, self.sheet, self.context.rules)
 
     @property
     def grade(self) -> Grade | None:
@@ -115,7 +126,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
     context, found = motor.context, motor.found
     own = context.sheet if context.row is not None and context.row.id == row.id else None
     sheet, rules = own or put_together(conn, row, context.facts), context.rules
-    before, before_work = judge_before(sheet, rules), judge_before(sheet.as_found, rules)
+    before_work = signs_before(measured_at(BEFORE, sheet.as_found, rules))
     asks = own is not None and may_complain(sheet.as_found, before_work, found.lives)
     as_found = found_before_work(found, context.state, rules, today) if asks else found
     signs = signs_shown(sheet.as_found, before_work, as_found, rules)
@@ -123,6 +134,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
     cases = entries.count_causes(conn, context.motor.motor_class) if sought else {}
     cause = diagnosis_of(sheet, signs, rules, found.lives, cases) if sought else None
     asked = _asked_readings(conn, context, row)
+    measured = measured_on(sheet, rules)
     visit, done = visit_of(sheet, found, rules, asked), done_tasks(sheet)
     return SheetPage(
         row=row,
@@ -132,7 +144,8 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         found=found,
         as_found=as_found,
         said=sheet_says(visit, motor.own, cause, today),
-        before=before,
+        measured=measured,
+        said_at=by_entry(measured) if row.signed_at is None else {},
         signs=signs,
         cause=cause,
         cases=sum(cases.values()),

@@ -12,11 +12,11 @@ from norvash.core.motor.round import Round
 from norvash.core.record.record import SheetRow
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.ground import Ground, ThenMade, graver
 from norvash.core.sheet.judging.brushes.fitted import differences
-from norvash.core.sheet.judging.noted import answered, noted
+from norvash.core.sheet.judging.noted import answered, by_place, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
 from norvash.core.sheet.sheet import Baseline, Lent, Sheet, Spot
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
@@ -172,7 +172,7 @@ def _told(
 ) -> Told:
     """Return what an open sheet tells of its motor, in both sights."""
     here, before = [r for s in sets for r in s.rounds if r.sheet_id == sheet.id], sheet.as_found
-    found, now = _sights(sheet, here, sets, figures=figures, rules=rules)
+    found, now = _sights(sheet, here, sets, kept, figures=figures, rules=rules)
     done = answered(sheet, rules) | (answered(before, rules) if before is not sheet else frozenset())
     return Told(
         sheet=sheet,
@@ -188,17 +188,23 @@ def _told(
 
 
 def _sights(
-    sheet: Sheet, here: Sequence[Round], sets: Sequence[BrushSet], *, figures: Figures, rules: MotorRules
+    sheet: Sheet,
+    here: Sequence[Round],
+    sets: Sequence[BrushSet],
+    kept: tuple[KeptLife, ...],
+    *,
+    figures: Figures,
+    rules: MotorRules,
 ) -> tuple[dict[At, Finding], dict[At, Finding]]:
     """Return what is found on a sheet, its rounds and by what its set states, as it was found and as it is now."""
     worn_mm, old = _worn(sets, figures), [s for s in sets if s.sheet_id != sheet.id] or sets[:1]
     stated = [(0, f) for f in differences(sets[-1], sheet, figures, rules)]
-    now = _by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen), *stated])
+    now = by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen), *stated], kept)
     before = sheet.as_found
     if before is sheet and not any(r.seen_left for r in here) and old[-1] is sets[-1]:
         return now, now
     stated = [(0, f) for f in differences(old[-1], before, figures, rules)]
-    return _by_place([*noted(before, rules, worn_mm), *(n for r in here for n in r.as_found.seen), *stated]), now
+    return by_place([*noted(before, rules, worn_mm), *(n for r in here for n in r.as_found.seen), *stated], kept), now
 
 
 def _then(sheet: Sheet, told: Told, sets: Sequence[BrushSet], grounds: tuple[Ground, ...]) -> Mapping[At, Then]:
@@ -206,7 +212,7 @@ def _then(sheet: Sheet, told: Told, sets: Sequence[BrushSet], grounds: tuple[Gro
     here, gathered = [r for s in sets for r in s.rounds if r.sheet_id == sheet.id], ThenMade()
     for ground in grounds:
         as_then = replace(sheet, facts=replace(sheet.facts, figures=ground.figures))
-        found, now = _sights(as_then, here, sets, figures=ground.figures, rules=ground.rules)
+        found, now = _sights(as_then, here, sets, told.kept, figures=ground.figures, rules=ground.rules)
         for at in dict.fromkeys((*found, *now)):
             gathered.add(
                 ground, at, found=graver(found.get(at), told.found.get(at)), now=graver(now.get(at), told.now.get(at))
@@ -222,11 +228,7 @@ def _back(
     if not gone:
         return {}
     of_today = replace(sheet, written={**newest, **sheet.written}, signed_at=None)
-    return {at: f for at, f in _by_place(noted(of_today, rules)).items() if at in gone}
-
-
-def _by_place(noted_there: Iterable[Noted]) -> dict[At, Finding]:
-    return {(n, f.id): f for n, f in noted_there}
+    return {at: f for at, f in by_place(noted(of_today, rules), kept).items() if at in gone}
 
 
 def new_brushes(sheet_id: str, sets: Sequence[BrushSet], positions: Iterable[int]) -> dict[int, bool]:

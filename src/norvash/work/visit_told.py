@@ -17,6 +17,7 @@ from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
+from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import DUE, complained
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
@@ -76,7 +77,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
         "waived": list(_waived(page)),
         "unmeasured": _unmeasured(page),
-        "before": [{"words": j.words, "right": j.right} for j in page.before.judged],
+        "before": [{"words": m.words, "right": m.right} for m in page.at(BEFORE)],
         "slips": [_slip(x) for x in page.found.lives if _is_slip(x)],
         "corrected": _corrected(conn, page),
         "again": _again(conn, page),

@@ -1,6 +1,5 @@
 """What can be found on a part of a motor: how grave it is, what is decided, which work and which sign it is."""
 
-from collections.abc import Mapping
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
@@ -31,7 +30,8 @@ class Finding:
     drives wheels. It is looked for on motors of its `classes`, on all where none is named. With one that `bars_tests`
     it shocks or flies apart: no test of its own turns or feeds the motor either. One that is not `known` was kept
     by another version: nothing here finds or proves it. Of one with `one_of` its tasks are ways of which one is
-    enough, chosen where it is decided.
+    enough, chosen where it is decided. Of one that lies on one of several numbered things, `per` is their kind, as of a
+    field: side, bearing, circuit or setting; at no number it speaks of all of them.
     """
 
     id: str
@@ -58,14 +58,7 @@ class Finding:
     cause: str = field(default="", compare=False)
     known: bool = field(default=True, compare=False)
     one_of: bool = field(default=False, compare=False)
-
-    def place(self, position: int, labels: Mapping[int, str]) -> str:
-        """Return where it is, in words: the set, one of several by its number, a brush, else its part."""
-        if self.of_set:
-            return "The set"
-        if self.part.each and position:
-            return f"{self.part.each} no. {position}"
-        return labels.get(position) or self.part.words
+    per: str = field(default="", compare=False)
 
     @property
     def renews(self) -> bool:
@@ -130,6 +123,7 @@ def finding(
     ends: str = "",
     cause: str = "",
     one_of: bool = False,
+    per: str = "",
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -156,4 +150,5 @@ def finding(
         ends=ends,
         cause=cause,
         one_of=one_of,
+        per=per,
     )

@@ -68,7 +68,7 @@ class KeptLife:
     The finding carries the words and the grade that it was found with. Until an entry later than `held_since` it was
     judged by an earlier version, whose grade stays where this one is milder. One that was `withdrawn` keeps the state
     that it had, should it come back. `ground` are the rules and figures that it was found by, with their values; None
-    where that was not kept.
+    where that was not kept. One that is `joined` is from before its like was told apart by its spot: it speaks of all.
     """
 
     id: str
@@ -81,6 +81,7 @@ class KeptLife:
     held_since: datetime | None = None
     withdrawn: Withdrawn | None = None
     ground: Mapping[str, float | str] | None = None
+    joined: bool = False
 
     @property
     def at(self) -> At:

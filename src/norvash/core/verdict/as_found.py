@@ -6,6 +6,7 @@ from datetime import date
 from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Told
+from norvash.core.sheet.numbered import place_of
 from norvash.core.verdict.before_work import sets_as_found
 from norvash.core.verdict.components import Condition, places_of
 from norvash.core.verdict.grades import GRADES
@@ -22,5 +23,5 @@ def found_before_work(found: Findings, state: MotorState, rules: MotorRules, tod
     labels = places_of(state)
     carried = {k.at: k.finding for k in told.kept if k.sheet_id != told.sheet.id}
     every = {**carried, **told.found}
-    made = [Condition(f.place(n, labels), f, n) for (n, _), f in every.items()]
+    made = [Condition(place_of(f, n, labels), f, n) for (n, _), f in every.items()]
     return replace(before, conditions=tuple(sorted(made, key=lambda c: -GRADES.index(c.finding.grade))))

@@ -7,6 +7,7 @@ from norvash.core.motor.record import MotorState, Overrule
 from norvash.core.motor.round import Round
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.numbered import place_of
 from norvash.core.sheet.part import BRUSHES, COMPLAINT, LOOK, PARTS, Part
 from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.verdict.grades import GRADES, Grade, Graded, word_of, worst
@@ -86,7 +87,7 @@ def conditions_of(
         if x.stands
         and (x.finding.id != SET_WORN.id or x.state == "done not proven" or GRADES.index(x.finding.grade) > carbon)
     )
-    made = [Condition(f.place(n, labels), f, n) for n, f in dict.fromkeys((*living, *lesser, *noted))]
+    made = [Condition(place_of(f, n, labels), f, n) for n, f in dict.fromkeys((*living, *lesser, *noted))]
     return tuple(sorted(made, key=_gravest_first))
 
 

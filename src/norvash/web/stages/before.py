@@ -5,14 +5,13 @@ from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.before.outside_judged import rated_of
+from norvash.core.sheet.judging.before.measured import ladder_of
 from norvash.core.sheet.records import DRIVEN, TURNS
-from norvash.core.sheet.stages.before.fields import CRANKING_V, OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.sheet.stages.before.fields import OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
 from norvash.core.sheet.stages.gates import COMPETENT
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.visit.walk import runs_until
-from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import DRAWN, At
@@ -68,7 +67,7 @@ def view(at: At) -> Before:
         runs_away=shown.context.facts.runs_away,
         allowed=run_free_words(shown.context.facts, shown.context.rules, speed_read=False),
         competent=COMPETENT,
-        drawn=[*_ladder(shown), *_battery(shown)],
+        drawn=_ladder(shown),
         outcome=entry(shown, OUTCOME_BEFORE),
         where=where_it_runs(shown),
     )
@@ -80,16 +79,7 @@ def where_it_runs(shown: SheetPage) -> Entry | None:
 
 
 def _ladder(shown: SheetPage) -> list[Drawing]:
-    ladder, step = shown.before.ladder, shown.context.rules["taps.step"]
+    ladder, step = ladder_of(shown.sheet, shown.context.rules), shown.context.rules["taps.step"]
     if ladder is None:
         return []
     return [speed_ladder_drawn(ladder.share, ladder.expected_share, ladder.bad_steps, step, DRAWN)]
-
-
-def _battery(shown: SheetPage) -> list[Drawing]:
-    battery, cranking = shown.before.battery, CRANKING_V.of(shown.sheet)
-    if battery is None or cranking is None:
-        return []
-    high = rated_of(shown.context.facts) * 1.25
-    banded = Banded(words="While cranking", unit="V", value=cranking, low=battery.least_v, high=high)
-    return [band_scale("Battery, volts", [banded], DRAWN)]

@@ -35,7 +35,6 @@ class Decide:
     lives: list[LifeShown]
     asked: frozenset[tuple[int, str]]
     undecided: int
-    upstream: list[str]
     overrules: dict[str, Entry]
     motor_overruled: Given | None
     words: Mapping[str, str]
@@ -60,7 +59,6 @@ def view(at: At) -> Decide:
         lives=found,
         asked=_asked(found, at.typed),
         undecided=sum(x.life.state == "open" and not x.decide.word for x in found),
-        upstream=[j.words for j in shown.before.judged if not j.right and j.finding is None],
         overrules={part: entry(shown, field) for part, field in OVERRULED.items()},
         motor_overruled=MOTOR_OVERRULED.given(shown.sheet),
         words=WORDS,

@@ -6,6 +6,7 @@ from typing import NamedTuple
 
 from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, Tick
 from norvash.core.sheet.given import Given, Sight
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.stage import Stage
@@ -22,7 +23,8 @@ class Entry:
     """One field at one place with what was entered there, ready to be shown.
 
     `given` is what stands in the sight of which the next value speaks; once work has touched the place that is as left,
-    and `found` what was found before it. What is `overtaken` was entered before the last work, and is asked anew.
+    and `found` what was found before it. What is `overtaken` was entered before the last work, and is asked anew;
+    `measured` is what is said there.
     """
 
     field: Field
@@ -32,6 +34,7 @@ class Entry:
     sight: Sight = "found"
     found: Given | None = None
     overtaken: bool = False
+    measured: tuple[Measured, ...] = ()
 
     @property
     def key(self) -> str:
@@ -110,7 +113,16 @@ def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> En
     given = left if sight == "left" else found
     old = field.after_work and shown.row.signed_at is None and given is not None and given.at < last_work(shown.sheet)
     before = found if field.sighted and sight == "left" else None
-    return Entry(field=field, place=place, label=words, given=given, sight=sight, found=before, overtaken=old)
+    return Entry(
+        field=field,
+        place=place,
+        label=words,
+        given=given,
+        sight=sight,
+        found=before,
+        overtaken=old,
+        measured=shown.said_at.get((field.id, place), ()),
+    )
 
 
 class StageFields:

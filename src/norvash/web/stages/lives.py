@@ -1,8 +1,9 @@
 """The life of a finding as pages show it: how far it has come, what can be decided, what would prove it."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import cached_property
 
+from norvash.core.sheet.field import Field
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
@@ -24,7 +25,7 @@ class LifeShown:
     @cached_property
     def decide(self) -> Entry:
         """Return the entry that decides it."""
-        return entry(self.shown, decision(self.life.finding.id), self.life.position)
+        return self._said_of(decision(self.life.finding.id))
 
     @cached_property
     def key(self) -> str:
@@ -57,7 +58,15 @@ class LifeShown:
     @cached_property
     def look(self) -> Entry:
         """Return the tick that says that it is gone."""
-        return entry(self.shown, gone(self.life.finding.id), self.life.position, "looked again: gone")
+        return self._said_of(gone(self.life.finding.id), "looked again: gone")
+
+    def _said_of(self, field: Field, label: str = "") -> Entry:
+        """Return an entry at its place; what was said of every one that is numbered stands there until it is said of
+        this one.
+        """
+        own = entry(self.shown, field, self.life.position, label)
+        of_all = entry(self.shown, field, 0, label) if own.given is None and self.life.finding.per else own
+        return replace(own, given=of_all.given)
 
     @cached_property
     def state(self) -> str:

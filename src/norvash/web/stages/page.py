@@ -6,6 +6,7 @@ from importlib import import_module
 
 from norvash.core.rules.book import Choice
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.measured import read_words
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import decide
 from norvash.core.sheet.stages.axis import WALKED, axis_of
@@ -51,6 +52,7 @@ class StagePage:
     upstream: bool
     open_permits: tuple[int, ...]
     asked: list[Asked]
+    read: str
     lives: list[LifeShown]
     lesser: list[Condition]
     more: int
@@ -105,6 +107,7 @@ def stage_page(conn: Connection, shown: SheetPage, stage: Stage, typed: dict[str
         upstream=upstream(shown.sheet),
         open_permits=open_permits(shown.sheet),
         asked=asked_of(where),
+        read="" if shown.row.signed_at else read_words(shown.at(stage)),
         lives=lives[:_MOST_BESIDE],
         more=len(lives[_MOST_BESIDE:]) + len(lesser[_MOST_BESIDE:]),
         lesser=lesser[:_MOST_BESIDE],

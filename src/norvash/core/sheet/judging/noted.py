@@ -3,9 +3,12 @@
 from collections.abc import Iterable, Iterator
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.field import BEARINGS, Pick
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.judging.catalogue import JUDGING
+from norvash.core.sheet.judging.measuring import measured_at
+from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.measured import findings_of
+from norvash.core.sheet.numbered import numbered
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES
@@ -21,7 +24,8 @@ def noted(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tup
     """
     worn, done = tuple(worn_mm), answered(sheet, rules)
     measured = _joined(n for s in STAGES if touched(sheet, s) for n in _of_stage(s, sheet, rules, worn))
-    found = {(0, f.id): f for f in _seen(sheet)} | measured
+    spots = {i for n, i in measured if n}  # what was only seen says not where
+    found = {(0, f.id): f for f in _seen(sheet) if not (f.per and f.id in spots)} | measured
     hangs, wheels = sheet.facts.hangs, sheet.facts.drives_wheels
     return tuple((n, f.carried(hangs=hangs, wheels=wheels)) for (n, i), f in found.items() if i not in done)
 
@@ -34,21 +38,22 @@ _SEEN = {f"seen.{f.id}": (f,) for f in FINDINGS.values()}
 
 
 def _of_stage(stage: Stage, sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return what was picked at a stage, then what follows from its measurements."""
-    for field in stage.fields:
-        if isinstance(field, Pick) and field.finds:
-            yield from _picked(field, sheet)
+    """Return what was measured at a stage and is off, then what else its entries say."""
+    yield from findings_of(measured_at(stage, sheet, rules, worn_mm))
     yield from JUDGING[stage.id].judge(sheet, rules, worn_mm)
 
 
-def _picked(field: Pick, sheet: Sheet) -> Iterator[Noted]:
-    for place in field.places(sheet):
-        answer = field.of(sheet, place)
-        if answer in field.finds:
-            where = f"{BEARINGS[place - 1]}: " if field.per == "bearing" else ""
-            found = field.finds[answer]
-            said = f"{where}{field.label.lower()} {dict(field.choices)[answer]}"
-            yield place if field.per == "position" else 0, found if field.plainly else found.saying(said)
+def by_place(noted: Iterable[Noted], kept: Iterable[KeptLife]) -> dict[tuple[int, str], Finding]:
+    """Return findings by their place; what is kept joined from before takes those of all spots into itself."""
+    every, joined = {(n, f.id): f for n, f in noted}, {k.finding.id for k in kept if k.joined}
+    if not joined:
+        return every
+    return _joined(_told(n, f) if f.id in joined else (n, f) for (n, _), f in every.items())
+
+
+def _told(number: int, finding: Finding) -> Noted:
+    """Return a finding of one spot as that of all of them says it."""
+    return 0, finding.saying(f"{numbered(finding.per, number)}: {finding.words}") if number else finding
 
 
 def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:

@@ -103,9 +103,12 @@ def _decision(
     looked at.
     """
     finding_id = decided_finding(field)
-    life = next((k for k in told.kept if k.at == (place, finding_id)), None)
+    every = place == 0 and finding_id in FINDINGS and bool(FINDINGS[finding_id].per)  # without a place it speaks of all
+    lives = [k for k in told.kept if k.finding.id == finding_id and (every or k.position == place)]
+    now = [f for (n, i), f in told.now.items() if i == finding_id and (every or n == place)]
+    life = max(lives, key=lambda k: GRADES.index(k.finding.grade), default=None)
     kept = life.finding if life is not None else None
-    finding = told.now.get((place, finding_id)) or kept or FINDINGS.get(finding_id)
+    finding = max(now, key=lambda f: GRADES.index(f.grade), default=kept or FINDINGS.get(finding_id))
     if finding is None:
         raise InputError("This decision is not known.", "Decide what is found on the sheet.", "value")
     stops = finding.grade == "stop" or (kept is not None and kept.grade == "stop")

@@ -15,7 +15,6 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.before.judged import Before
 from norvash.core.sheet.judging.prove.output import output_answer
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Sheet
@@ -41,12 +40,13 @@ _ON_COPPER: Mapping[Field, tuple[Finding, ...]] = MappingProxyType(
 _CALL = frozenset(s.id for s in AT_THE_CALL)
 
 
-def signs_shown(sheet: Sheet, before: Before, found: Findings, rules: MotorRules) -> dict[str, str]:
+def signs_shown(sheet: Sheet, before: Mapping[str, str], found: Findings, rules: MotorRules) -> dict[str, str]:
     """Return the answers by sign; what was picked by hand stands over what follows from figures.
 
-    Where two findings answer one sign, the graver one does. Source: rule diagnosis.earth
+    `before` are those of what was measured before opening. Where two findings answer one sign, the graver one does.
+    Source: rule diagnosis.earth
     """
-    signs = dict(before.signs)
+    signs = dict(before)
     for stage in STAGES:
         if stage.sound is not None and stage.sound.of(sheet):
             signs |= dict.fromkeys(stage.clears, NOT_SO)
@@ -111,19 +111,19 @@ def causes_mended(lives: Iterable[Life]) -> list[str]:
     return list(dict.fromkeys(c for x in mended for c in causes_of(x.finding)))
 
 
-def complained(signs: dict[str, str], before: Before) -> bool:
+def complained(signs: Mapping[str, str], before: Mapping[str, str]) -> bool:
     """Tell whether there is a cause to seek: somebody complains, or something measured before opening is not right."""
     called = any(signs.get(s.id, NOT_SO) != NOT_SO and not s.silent for s in AT_THE_CALL)
-    return called or any(a not in _RIGHT for a in before.signs.values())
+    return called or any(a not in _RIGHT for a in before.values())
 
 
-def may_complain(sheet: Sheet, before: Before, lives: Iterable[Life]) -> bool:
+def may_complain(sheet: Sheet, before: Mapping[str, str], lives: Iterable[Life]) -> bool:
     """Tell whether a complaint is possible: a sign is picked, something before opening is not right, or something found
     is a sign at the call. Where it is not, no cause is sought, and nothing has to be known for that.
     """
     picked = any(f.of(sheet) not in ("", NOT_SO) for s in STAGES for f in s.noticed if not f.sign.silent)
     shown = (x.finding.shows for x in lives)
-    return picked or any(a not in _RIGHT for a in before.signs.values()) or any(s and s[0] in _CALL for s in shown)
+    return picked or any(a not in _RIGHT for a in before.values()) or any(s and s[0] in _CALL for s in shown)
 
 
 def mended_causes(sheet: Sheet) -> tuple[str, ...]:

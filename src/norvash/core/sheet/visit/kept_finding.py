@@ -16,7 +16,7 @@ _ELSEWHERE = Part("elsewhere", "Kept from another version")
 _PARTS = MappingProxyType({p.id: p for p in (*PARTS, *BESIDE)})
 
 
-def kept_finding(name: str, *, words: str = "", grade: Grade | None = None, part: str = "") -> Finding:
+def kept_finding(name: str, *, words: str = "", grade: Grade | None = None, part: str = "", per: str = "") -> Finding:
     """Return a finding that was kept under a name, in the words and with the grade that were kept with it.
 
     One that this version does not know keeps its grade, or is one of change where none was kept; what is left of a
@@ -39,6 +39,7 @@ def kept_finding(name: str, *, words: str = "", grade: Grade | None = None, part
         never_runs=kept_grade == "stop",
         before_power=True,
         known=False,
+        per=per,
     )
 
 

@@ -7,6 +7,7 @@ from types import MappingProxyType
 
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import At, KeptLife, Life, State, Then, Told
+from norvash.core.sheet.numbered import place_of
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, ONLY_PROVED, ORDER, TOLD_BY
 from norvash.core.sheet.stages.rework import gone
@@ -36,7 +37,7 @@ def lives(
     """
     back = {**told.back, **set_now}
     if told.sheet is None:
-        made = [_as_kept(k, k.finding.place(k.position, told.places), back) for k in told.kept]
+        made = [_as_kept(k, place_of(k.finding, k.position, told.places), back) for k in told.kept]
     else:
         then = {**told.then, **set_then}
         kept_up = {at: t.finding for at, t in then.items() if t.stands}
@@ -90,7 +91,7 @@ class _Visit(VisitRead):
         decided = self.decided(finding, at[0])
         made = Life(
             kept=kept,
-            place=finding.place(at[0], self.told.places),
+            place=place_of(finding, at[0], self.told.places),
             position=at[0],
             finding=finding,
             state="open",
@@ -129,7 +130,7 @@ class _Visit(VisitRead):
             return False
         milder = found is None or GRADES.index(found.grade) < GRADES.index(kept.finding.grade)
         told = (f for f in TOLD_BY.get(kept.finding.id, ()) if f.id != kept.finding.look)
-        read = [g for f in told for g in self.read_at(f, kept.position, ("found", "left"))]
+        read = [g for f in told for g in self.read_at(f, kept.finding, kept.position, ("found", "left"))]
         return milder and bool(read) and all(g.at <= kept.held_since for g in read)
 
     def _ended(self, life: Life) -> Life:
@@ -182,7 +183,7 @@ class _Visit(VisitRead):
         dropped = life.decided is not None and life.decided.word == "dropped" and life.finding.grade != "stop"
         if dropped and looked:
             return "dropped"
-        renewed = self.new_at(life) if life.position else bool(life.done) and looked
+        renewed = self.new_at(life) if life.position and not life.finding.per else bool(life.done) and looked
         if renewed:
             return "proven"
         if life.kept is not None and life.kept.withdrawn is not None:
@@ -217,7 +218,7 @@ class _Visit(VisitRead):
             return True
         if not life.done and not self.carried(life.kept):
             return False
-        looked = gone(life.finding.id).given(self.sheet, life.position)
+        looked = self.said_of(gone(life.finding.id), life.finding, life.position)
         seen = looked is not None and life.by_sight and self.look_holds(life, looked)
         if seen and not (life.finding.proof == "inside" and self._still(life)):
             return True

@@ -73,13 +73,14 @@ def _put_together(visit: Visit) -> tuple[PartNow, ...]:
     named = named_parts(visit.sheet)
     parts = tuple(named.values())
     standing = [x for x in visit.lives if x.state not in ("withdrawn", "dropped")]
-    lesser = [c.finding for c in visit.found.conditions if not c.finding.grave and c.finding.grade != "fit"]
-    lies = {f.id: _places(f, visit.sheet, named) for f in (*(x.finding for x in standing), *lesser)}
+    lesser = [c for c in visit.found.conditions if not c.finding.grave and c.finding.grade != "fit"]
+    every = [*((x.position, x.finding) for x in standing), *((c.position, c.finding) for c in lesser)]
+    lies = {(n, f.id): _places(f, n, visit.sheet, named) for n, f in every}
     return tuple(
         _part_now(
             p,
-            tuple(x for x in standing if p.id in lies[x.finding.id]),
-            tuple(f for f in lesser if p.id in lies[f.id]),
+            tuple(x for x in standing if p.id in lies[x.position, x.finding.id]),
+            tuple(c.finding for c in lesser if p.id in lies[c.position, c.finding.id]),
             visit,
         )
         for p in parts
@@ -101,8 +102,10 @@ def named_parts(sheet: Sheet) -> Mapping[str, AxisPart]:
     return known
 
 
-def _places(finding: Finding, sheet: Sheet, parts: Mapping[str, AxisPart]) -> tuple[str, ...]:
+def _places(finding: Finding, number: int, sheet: Sheet, parts: Mapping[str, AxisPart]) -> tuple[str, ...]:
     """Return on which parts something was found; what only a bearing can be lies on that at which it was read."""
+    if finding.per == BEARING and number:
+        return (f"{BEARING}-{number}",)
     at = at_finding(finding)
     if at != BEARING:
         return (on(at, parts),)

@@ -8,6 +8,7 @@ from dataclasses import replace
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.numbered import place_of
 from norvash.core.sheet.stages import close
 from norvash.core.sheet.stages.decide import OUTCOME, STOPS
 from norvash.core.sheet.stages.gates import POWER, SERVICE
@@ -47,7 +48,7 @@ def signed_over(visit: Visit, needed: tuple[Gate, ...], run_lacks: str) -> tuple
     else:
         over = {f.id: f for f in _over(visit, needed, run_lacks)}
     return tuple(
-        Life(kept=None, place=f.place(0, {}), position=0, finding=f, state="open")
+        Life(kept=None, place=place_of(f, 0, {}), position=0, finding=f, state="open")
         for f in over.values()
         if f.id not in stands
     )

@@ -42,6 +42,7 @@ from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.sheet.visit.day import read_day
 from norvash.core.sheet.visit.entry_read import AskedEntry, Read
+from norvash.core.sheet.visit.named import per_of
 from norvash.core.sheet.visit.offering import kind_of, read_offer
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
 from norvash.core.sheet.visit.stacked import read_added, read_off, read_put_back
@@ -80,9 +81,8 @@ def place_of(field: Field, place: int, facts: Facts) -> None:
         "bearing": len(BEARINGS),
         "side": len(SIDES),
     }
-    low = 0 if field.per == "" or field.whole else 1
-    allowed = circuits_of(facts) if field.per == "circuit" else range(low, numbers[field.per] + 1)
-    if place not in allowed:
+    low, per = 0 if field.per == "" or field.whole else 1, per_of(field)
+    if place not in (circuits_of(facts) if per == "circuit" else range(low, numbers[per] + 1)):
         raise InputError("There is no such place on this motor.", "Choose one that is shown.", "place")
 
 
@@ -296,5 +296,5 @@ def _taken(_field: Taken, asked: AskedEntry) -> Read:
         raise InputError("This way is not on the sheet.", "Choose one of those that are priced.", "value")
     why = " ".join(clean(asked.more.get("why", ""), "why", note=True).split())[:MOST_TEXT]
     day = asked.more.get("day", "").strip() if int(asked.text) == NEW_UNIT else ""
-    on = read_day(day, asked.today, "day") if day else None
-    return Read(asked.text, asked.text, None, TakenFor(why=why, day=on))
+    taken = TakenFor(why=why, day=read_day(day, asked.today, "day") if day else None)
+    return Read(asked.text, asked.text, None, taken)

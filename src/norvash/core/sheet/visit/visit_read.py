@@ -63,8 +63,13 @@ class VisitRead:
 
     def decided(self, finding: Finding, position: int) -> Given | None:
         """Return what was decided: a temporary repair says itself who makes it good by when."""
-        decided = decision(finding.id).given(self.sheet, position)
+        decided = self.said_of(decision(finding.id), finding, position)
         return decided or (TEMPORARY.given(self.sheet, position) if finding.part is REPAIRS else None)
+
+    def said_of(self, field: Field, finding: Finding, position: int) -> Given | None:
+        """Return what was said of a finding at its place; what names no place speaks of every one that is numbered."""
+        said = field.given(self.sheet, position)
+        return field.given(self.sheet) if said is None and finding.per else said
 
     def done(self, kept: KeptLife | None, finding: Finding, decided: Given | None) -> tuple[Given, ...]:
         """Return who did its work, and when."""
@@ -91,19 +96,20 @@ class VisitRead:
         """
         if not finding.known:
             return
-        looked = gone(finding.id).given(self.sheet, at[0])
+        looked = self.said_of(gone(finding.id), finding, at[0])
         if looked is not None:
             yield looked
         sights: tuple[Sight, ...] = ("left", "found") if self.carried(self.kept.get(at)) else ("left",)
         for field in TOLD_BY.get(finding.id, ()):
             if field.id != finding.look:
-                yield from (with_unit(field, g, self.sheet.facts) for g in self.read_at(field, at[0], sights))
+                yield from (with_unit(field, g, self.sheet.facts) for g in self.read_at(field, finding, at[0], sights))
 
-    def read_at(self, field: Field, position: int, sights: tuple[Sight, ...]) -> Iterable[Given]:
+    def read_at(self, field: Field, finding: Finding, position: int, sights: tuple[Sight, ...]) -> Iterable[Given]:
         """Return what stands in a field at the place of a finding; of the whole set, once every position is read."""
         if field.per != "position" or position:
+            apart = field.per == "position" or (position > 0 and field.per == finding.per)
             for place, sight, given in self.read.get(field.id, ()):
-                if sight in sights and (field.per != "position" or place == position):
+                if sight in sights and (not apart or place == position):
                     yield given
             return
         for sight in sights:
@@ -120,7 +126,7 @@ class VisitRead:
             return finding.proof in ("look", "any", "inside")
         if finding.id not in SEEN and (told or finding.of_brush):
             return False
-        read = (g for f in told for g in self.read_at(f, position, ("found",)))
+        read = (g for f in told for g in self.read_at(f, finding, position, ("found",)))
         return finding.part is not COMPLAINT and not any(True for _ in read)
 
     def read_since(self, life: Life) -> bool:
@@ -135,9 +141,16 @@ class VisitRead:
             return False
         if life.finding.of_lengths:
             return any(seq > max(since) for seq in self.told.measured_at)
-        read = [g for f in TOLD_BY.get(life.finding.id, ()) for g in self.read_at(f, life.position, ("found", "left"))]
+        read = [
+            g
+            for f in TOLD_BY.get(life.finding.id, ())
+            for g in self.read_at(f, life.finding, life.position, ("found", "left"))
+        ]
         sound = SOUND_OF.get(life.finding.id)
-        looks = [gone(life.finding.id).given(self.sheet, life.position), sound.given(self.sheet) if sound else None]
+        looks = [
+            self.said_of(gone(life.finding.id), life.finding, life.position),
+            sound.given(self.sheet) if sound else None,
+        ]
         return any(g is not None and g.seq > max(since) and not (here and g.from_file) for g in (*read, *looks))
 
     def waits(self, life: Life) -> bool:

@@ -3,17 +3,17 @@
 from collections.abc import Iterable, Iterator
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.stage import STAGE
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.sheet.visit.walk import open_permits
 
 
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    from norvash.core.sheet.judging.before.findings import findings
+def _measure(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterable[Measured]:
+    from norvash.core.sheet.judging.before.measured import measured
 
-    return findings(sheet, rules)
+    return measured(sheet, rules, worn_mm)
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
@@ -21,4 +21,4 @@ def _before_signing(visit: Visit) -> Iterator[str]:
     yield from (f"Test with power on no. {n} is not closed" for n in open_permits(visit.sheet))
 
 
-JUDGING = Judging(stage=STAGE, holds={"sign": _before_signing}, judge=_judge)
+JUDGING = Judging(stage=STAGE, holds={"sign": _before_signing}, measure=_measure)

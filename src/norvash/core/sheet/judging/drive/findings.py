@@ -66,27 +66,27 @@ from norvash.errors import InputError
 
 def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     """Return what was measured on bearings, shaft, seals and solenoid."""
-    for place, end in enumerate(BEARINGS, start=1):
-        yield from ((0, f) for f in _measured_bearing(sheet, place, end, rules))
+    for place in range(1, len(BEARINGS) + 1):
+        yield from ((place, f) for f in _measured_bearing(sheet, place, rules))
     yield from ((0, f) for f in _shaft(sheet, rules))
 
 
-def _measured_bearing(sheet: Sheet, place: int, end: str, rules: MotorRules) -> Iterator[Finding]:
+def _measured_bearing(sheet: Sheet, place: int, rules: MotorRules) -> Iterator[Finding]:
     why = renew_anyway(
         BEARING_HOURS.of(sheet, place), BEARING_LIFE.of(sheet, place), BEARING_YEARS.of(sheet, place), rules
     )
     if why:
-        yield BEARING_AGED.saying(f"{end}: {why}")
-    yield from _numbered(sheet, place, end)
+        yield BEARING_AGED.saying(why)
+    yield from _numbered(sheet, place)
     for line in bush_lines(sheet, place, rules):
         if not line.fits:
-            yield BUSH_WORN.saying(f"{end}: {line.words.lower()}, {line.clearance_mm:.3f} mm, {line.says}")
+            yield BUSH_WORN.saying(f"{line.words.lower()}, {line.clearance_mm:.3f} mm, {line.says}")
     for line in kit_lines(sheet, place, rules):
         if not line.fits:
-            yield KIT_MISMATCH.saying(f"{end}: {line.words.lower()}, {line.clearance_mm:+.3f} mm, {line.says}")
+            yield KIT_MISMATCH.saying(f"{line.words.lower()}, {line.clearance_mm:+.3f} mm, {line.says}")
 
 
-def _numbered(sheet: Sheet, place: int, end: str) -> Iterator[Finding]:
+def _numbered(sheet: Sheet, place: int) -> Iterator[Finding]:
     """Yield what the number of the bearing that is in there says against the one that came off, else the motor's own;
     of one that came with the motor only its clearance.
     """
@@ -101,15 +101,15 @@ def _numbered(sheet: Sheet, place: int, end: str) -> Iterator[Finding]:
     if new is None or not olds:
         return
     if left and olds[0].size != new.size:
-        yield BEARING_WRONG.saying(f"{end}: {next(compare_numbers(new, olds[0])).words}")
+        yield BEARING_WRONG.saying(next(compare_numbers(new, olds[0])).words)
         return
     points = [p for old in olds if old.size == new.size for p in compare_numbers(new, old)]
     tight = next((p.words for p in points if p.about == "clearance" and p.answer == "do not use"), "")
     if tight:
-        yield BEARING_TIGHT.saying(f"{end}: {tight}")
+        yield BEARING_TIGHT.saying(tight)
     sealed = next((p.words for p in points if p.about == "seal"), "") if left else ""
     if sealed:
-        yield BEARING_OPEN.saying(f"{end}: {sealed}")
+        yield BEARING_OPEN.saying(sealed)
 
 
 def bush_lines(sheet: Sheet, place: int, rules: MotorRules) -> list[FitLine]:

@@ -216,6 +216,7 @@ FINDINGS = (
         SPRINGS,
         MEND_TERMINAL,
         shows=("terminal-bad", "yes"),
+        per="side",
     ),
 )
 FIELDS: tuple[Field, ...] = (

@@ -2,7 +2,6 @@
 
 from norvash.core.sheet.field import Field, Quantity
 from norvash.core.sheet.fields_made import pick, quantity, text
-from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.stages.drive.seen import (
     BEARING_DRY,
@@ -12,6 +11,7 @@ from norvash.core.sheet.stages.drive.seen import (
     BEARING_SEAL,
     BEARING_SPUN,
     BUSH_DRY,
+    at_end,
 )
 from norvash.core.sheet.stages.shared import RENEW_BEARING
 from norvash.core.sheet.task import Task
@@ -45,7 +45,7 @@ def _of_kit(field_id: str, label: str, high: float) -> Quantity:
 
 
 FINDINGS = (
-    BEARING_NOISY := finding(
+    BEARING_NOISY := at_end(
         "bearing.noisy",
         "a bearing hisses, rumbles or clicks",
         "plan",
@@ -54,7 +54,7 @@ FINDINGS = (
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
     ),
-    BEARING_CORRODED := finding(
+    BEARING_CORRODED := at_end(
         "bearing.corroded",
         "a bearing corroded",
         "change",
@@ -63,7 +63,7 @@ FINDINGS = (
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
     ),
-    BEARING_GREASE := finding(
+    BEARING_GREASE := at_end(
         "bearing.grease",
         "grease dark, gone or washed out",
         "plan",
@@ -71,7 +71,7 @@ FINDINGS = (
         DRIVE,
         RENEW_BEARING,
     ),
-    BEARING_AGED := finding(
+    BEARING_AGED := at_end(
         "bearing.aged",
         "a sealed bearing at half its life",
         "watch",
@@ -79,7 +79,7 @@ FINDINGS = (
         DRIVE,
         RENEW_BEARING,
     ),
-    BUSH_WORN := finding(
+    BUSH_WORN := at_end(
         "bush.worn",
         "a bush worn",
         "change",
@@ -88,7 +88,7 @@ FINDINGS = (
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
     ),
-    BEARING_WRONG := finding(
+    BEARING_WRONG := at_end(
         "bearing.wrong",
         "a bearing of another size than came off",
         "stop",
@@ -96,7 +96,7 @@ FINDINGS = (
         DRIVE,
         RENEW_BEARING,
     ),
-    BEARING_TIGHT := finding(
+    BEARING_TIGHT := at_end(
         "bearing.clearance",
         "a bearing with less clearance than it must have",
         "change",
@@ -104,7 +104,7 @@ FINDINGS = (
         DRIVE,
         RENEW_BEARING,
     ),
-    BEARING_OPEN := finding(
+    BEARING_OPEN := at_end(
         "bearing.sealing",
         "a bearing sealed otherwise than the one that came off",
         "watch",
@@ -112,7 +112,7 @@ FINDINGS = (
         DRIVE,
         RENEW_BEARING,
     ),
-    KIT_MISMATCH := finding(
+    KIT_MISMATCH := at_end(
         "kit.mismatch",
         "a part of the kit does not fit",
         "change",

@@ -1,9 +1,14 @@
 """What is seen on bearings, shaft and drive."""
 
+from functools import partial
+
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import BELT, DRIVE
 from norvash.core.sheet.stages.shared import RENEW_BEARING
 from norvash.core.sheet.task import Task
+
+# A finding of one bearing.
+at_end = partial(finding, per="bearing")
 
 RENEW_SEAL = Task(
     id="seal",
@@ -67,7 +72,7 @@ GREASE_GEAR = Task(
     steps=("find where it went: seal, breather, plug", "fill it, none near brushes", "turn it by hand and listen"),
 )
 LOOKED = (
-    BEARING_ROUGH := finding(
+    BEARING_ROUGH := at_end(
         "bearing.rough",
         "a bearing rough or notchy",
         "change",
@@ -77,7 +82,7 @@ LOOKED = (
         shows=("bearing-bad", "yes"),
         stops_carried=True,
     ),
-    BEARING_LOOSE := finding(
+    BEARING_LOOSE := at_end(
         "bearing.loose",
         "clear play in a bearing",
         "change",
@@ -87,7 +92,7 @@ LOOKED = (
         shows=("bearing-bad", "yes"),
         stops_carried=True,
     ),
-    BEARING_SPUN := finding(
+    BEARING_SPUN := at_end(
         "bearing.spun",
         "a bearing turning on its seat",
         "change",
@@ -97,7 +102,7 @@ LOOKED = (
         shows=("bearing-bad", "yes"),
         stops_wheels=True,
     ),
-    BEARING_LOCKED := finding(
+    BEARING_LOCKED := at_end(
         "bearing.locked",
         "a bearing locked",
         "stop",
@@ -106,7 +111,7 @@ LOOKED = (
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
     ),
-    BEARING_DRY := finding(
+    BEARING_DRY := at_end(
         "bearing.dry",
         "a rolling bearing dry",
         "change",
@@ -115,7 +120,7 @@ LOOKED = (
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
     ),
-    BUSH_DRY := finding(
+    BUSH_DRY := at_end(
         "bush.dry",
         "a plain bush dry",
         "plan",
@@ -124,7 +129,7 @@ LOOKED = (
         OIL_BUSH,
         shows=("bearing-bad", "yes"),
     ),
-    BEARING_SEAL := finding(
+    BEARING_SEAL := at_end(
         "bearing.seal", "a seal hard or torn", "plan", "renew it, no silicone near brushes", DRIVE, RENEW_SEAL
     ),
     DRIVE_SHAFT := finding(

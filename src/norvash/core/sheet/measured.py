@@ -1,0 +1,142 @@
+"""What was measured, judged once: its value, what follows from it, what it is held against, and what it is."""
+
+from collections import Counter
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+from typing import Any, Literal, NamedTuple
+
+from norvash.core.rules.book import MotorRules
+from norvash.core.rules.catalogue import RULES
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.text.words import figure_said
+from norvash.core.verdict.grades import GRADES, Grade
+
+# What a value is: off with its findings; what is not judged, or not whole, proves nothing; what is recorded has no band
+# on any motor.
+Standing = Literal["right", "off", "not judged", "not whole", "no band", "recorded"]
+_COUNTED: tuple[Standing, ...] = ("right", "off", "not judged", "not whole")
+_RIGHT: dict[bool | None, Standing] = {True: "right", False: "off", None: "recorded"}
+
+
+class Derived(NamedTuple):
+    """A figure that follows from a value: its words, itself in its unit."""
+
+    words: str
+    value: float
+    unit: str = ""
+
+    @property
+    def said(self) -> str:
+        """Return it in words: “share of last time 97.9%”."""
+        return f"{self.words} {figure_said(self.value, self.unit)}"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Measured:
+    """One value, or what several make, as it was judged.
+
+    `id` is that of its field, of what several make a name of its own; `of` are the entries that it is made of as
+    (field, place), the last of them is where it is said. `spot` is the number of what it was measured on, 0 for the
+    motor: there its findings lie. `value` stands in `unit`, held between `low` and `high` by its `basis`: rule, plate,
+    maker, the others of its kind. `findings` are what it is where it is off, `answer` the sign that it is with its
+    answer, also where it is right. `rests_on` are the rules and figures that could end or soften that. `words` is the
+    sentence that everything says of it.
+    """
+
+    id: str
+    words: str
+    standing: Standing
+    of: tuple[tuple[str, int], ...]
+    spot: int = 0
+    value: float | None = None
+    unit: str = ""
+    low: float | None = None
+    high: float | None = None
+    basis: str = ""
+    derived: tuple[Derived, ...] = ()
+    findings: tuple[Finding, ...] = ()
+    answer: tuple[str, str] | None = None
+    rests_on: tuple[str, ...] = ()
+
+    @property
+    def right(self) -> bool | None:
+        """Tell whether it is right; None where nothing says so."""
+        return {"right": True, "off": False}.get(self.standing)
+
+    @property
+    def grade(self) -> Grade | None:
+        """Return the gravest grade of what it is, None where it is nothing."""
+        return max((f.grade for f in self.findings), key=GRADES.index, default=None)
+
+    @property
+    def rules(self) -> tuple[str, ...]:
+        """Return the rules among what it rests on."""
+        return tuple(i for i in self.rests_on if i in RULES)
+
+    def as_plain(self) -> dict[str, object]:
+        """Return it as plain values that stay readable."""
+        return {
+            "id": self.id,
+            "spot": self.spot,
+            "of": [{"field": f, "place": n} for f, n in self.of],
+            "value": self.value,
+            "unit": self.unit,
+            "low": self.low,
+            "high": self.high,
+            "basis": self.basis,
+            "derived": [{"words": d.words, "value": d.value, "unit": d.unit} for d in self.derived],
+            "standing": self.standing,
+            "grade": self.grade,
+            "findings": [f.id for f in self.findings],
+            "answer": {"sign": self.answer[0], "answer": self.answer[1]} if self.answer is not None else None,
+            "words": self.words,
+        }
+
+
+def standing_of(right: bool | None) -> Standing:
+    """Return the standing of what is right, off, or only recorded."""
+    return _RIGHT[right]
+
+
+def by_rule(rules: MotorRules, *ids: str) -> str:
+    """Return whose a band is that rests on rules: “rule”, or the shop's own with what is usual."""
+    own = [f for f in map(rules.figure, ids) if not f.is_default]
+    if not own:
+        return "rule"
+    usual = rules.book.rule(own[0].rule_id).default_for(rules.motor_class, rules.variant)
+    return f"own rule, default {figure_said(usual, own[0].unit)}"
+
+
+def read_words(measured: Iterable[Measured]) -> str:
+    """Return how much was read and what it is: “11 read: 9 right, 1 off, 1 not judged”, nothing where nothing was."""
+    count = Counter(m.standing for m in measured)
+    said = ", ".join(f"{count[s]} {s}" for s in _COUNTED if count[s])
+    return f"{count.total()} read: {said}" if said else ""
+
+
+def answers_of(measured: Iterable[Measured], right: tuple[str, ...]) -> dict[str, str]:
+    """Return the answers by sign; one that is not among the `right` ones stands over those that are."""
+    made: dict[str, str] = {}
+    for sign, answer in (m.answer for m in measured if m.answer is not None):
+        if answer not in right or sign not in made:
+            made[sign] = answer
+    return made
+
+
+def by_entry(measured: Iterable[Measured]) -> dict[tuple[str, int], tuple[Measured, ...]]:
+    """Return what was measured by the entry at which it is said, the last of those that it is made of."""
+    made: dict[tuple[str, int], tuple[Measured, ...]] = {}
+    for m in measured:
+        made[m.of[-1]] = (*made.get(m.of[-1], ()), m)
+    return made
+
+
+def findings_of(measured: Iterable[Measured]) -> Iterator[Noted]:
+    """Yield what is off, each at its spot."""
+    yield from ((m.spot, f) for m in measured for f in m.findings)
+
+
+def value_of(field: Field, words: str, standing: Standing, place: int = 0, **more: Any) -> Measured:
+    """Return the value of one field at a place, with what else is known of it."""
+    return Measured(id=field.id, of=((field.id, place),), words=words, standing=standing, **more)

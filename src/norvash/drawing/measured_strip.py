@@ -1,0 +1,49 @@
+"""Where a measured value lies: one small scale with its band, its edges in figures, and what was found before."""
+
+from norvash.core.sheet.measured import Measured
+from norvash.core.text.words import grouped
+from norvash.drawing.svg import el, label, line
+
+_WIDTH, _HEIGHT, _SIDE, _Y = 176.0, 32.0, 8.0, 14.0
+_ROOM = 1.18
+_GROUPED = 1000
+
+
+def has_strip(measured: Measured) -> bool:
+    """Tell whether a value can be drawn: it is a number, and an edge of its band is known."""
+    return measured.value is not None and (bool(measured.low) or measured.high is not None)
+
+
+def measured_strip(measured: Measured) -> str:
+    """Return a value on its scale as SVG: the words beside it say the same.
+
+    Raises: ValueError for one without a number or a band.
+    """
+    value, low, high = measured.value, measured.low, measured.high
+    if value is None or not has_strip(measured):
+        raise ValueError("what has no number, or no band, lies nowhere")
+    edges = [x for x in (low, high) if x is not None]
+    least, most = min(0.0, value, *edges), (max(value, *edges) or 1.0) * _ROOM
+    across = (_WIDTH - 2 * _SIDE) / (most - least)
+    at, left, right = (
+        _SIDE + (x - least) * across for x in (value, least if low is None else low, most if high is None else high)
+    )
+    made = [
+        el("rect", "copper", x=left, y=_Y - 5, width=max(right - left, 1.0), height=5.0),
+        line("axis", _SIDE, _Y, _WIDTH - _SIDE, _Y),
+        el("path", "carbon", d=f"M{at - 4.5:.1f} {_Y - 13:.1f}h9l-4.5 13z"),
+    ]
+    for edge in dict.fromkeys(e for e in edges if e):
+        end = _SIDE + (edge - least) * across
+        made += [
+            line("axis", end, _Y, end, _Y + 4),
+            label("text-soft", min(max(end, 18.0), _WIDTH - 18), _Y + 15, _figure(edge), "middle"),
+        ]
+    drawn = "".join(e.render(standalone=False) for e in made)
+    return (
+        f'<svg class="strip" viewBox="0 0 {_WIDTH:g} {_HEIGHT:g}" width="{_WIDTH:g}" aria-hidden="true">{drawn}</svg>'
+    )
+
+
+def _figure(value: float) -> str:
+    return grouped(value) if abs(value) >= _GROUPED else f"{value:.3g}"
