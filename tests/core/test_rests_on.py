@@ -12,8 +12,9 @@ from norvash.core.rules.book import MotorRules, Override, Rulebook
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.rests_on import RESTS_ON, found_by, grounds_of, rests_on
+from norvash.core.sheet.judging.rests_on import RESTS_ON, by_figure, found_by, grounds_of
 from norvash.core.sheet.life import At, KeptLife
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.catalogue import FINDINGS
@@ -104,4 +105,14 @@ def test_it_is_said_what_a_finding_was_found_by() -> None:
     assert "2 MΩ" in found_by(kept)
     assert found_by(replace(kept, ground=None)) == "its ground was not kept then"
     assert found_by(replace(kept, finding=FINDINGS["lead.taut"], ground={})) == ""
-    assert rests_on(FINDINGS["bearing.spun"]) == (("hangs_load",) if FINDINGS["bearing.spun"].stops_carried else ())
+    assert by_figure(FINDINGS["bearing.spun"]) is FINDINGS["bearing.spun"].stops_carried
+
+
+@pytest.mark.parametrize("case", CASES)
+def test_what_a_value_rests_on_is_a_rule_or_a_figure_and_off_means_found(case: str) -> None:
+    about, entries = CASES[case]
+    made = sheet(about, **entries)
+    for m in measured_on(made, MotorRules(book(), about.motor_class), (4.0, 4.2)):
+        assert [n for n in m.rests_on if n not in RULES and n not in BY_NAME] == []
+        assert (m.standing == "off") == bool(m.findings), m.words
+        assert made.entries.keys() >= set(m.of), m

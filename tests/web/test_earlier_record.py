@@ -10,7 +10,7 @@ from pathlib import Path
 import pytest
 from starlette.testclient import TestClient
 
-from norvash.core.sheet.judging.rests_on import found_by, rests_on
+from norvash.core.sheet.judging.rests_on import by_figure, found_by
 from norvash.core.sheet.stages.catalogue import STAGES
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
@@ -121,7 +121,7 @@ def test_what_was_put_off_or_left_open_is_a_life_with_its_sheet_its_person_and_i
             life.put_off.who if life.put_off else "",
         )
         # What it was judged on was not kept then, and that is said of what a figure found.
-        assert found_by(life.kept) == ("its ground was not kept then" if rests_on(life.finding) else "")
+        assert found_by(life.kept) == ("its ground was not kept then" if by_figure(life.finding) else "")
     # “Done” as it was then signed has no new duty; everything that was entered before is as found, or work as left.
     assert (2, "brush.sticky") not in lives
     assert conn.execute("pragma foreign_key_check").fetchall() == []

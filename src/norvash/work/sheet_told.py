@@ -40,6 +40,7 @@ def sheet_told(conn: Connection, sheet_id: str, today: date) -> Plain:
         "standing": signed.get("standing", []) if row.signed_at is not None else list(standing(page.visit)),
         "next_look": {"on": signed.get("look_on", page.look.on), "at_units": signed.get("look_at", page.look.at)},
         "visit": so_far if row.signed_at is None else page.told,
+        "measured": [m.as_plain() for m in page.measured] if row.signed_at is None else [],
         "entries": [
             _entry(f, p, s, g) for (f, p, s), g in sorted(page.sheet.written.items(), key=_at) if f != ADDITION.id
         ],

@@ -8,10 +8,13 @@ from norvash.core.motor.figure_fields import BY_NAME, HANGS_LOAD
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules, Rulebook
 from norvash.core.rules.catalogue import RULES
+from norvash.core.sheet.field import Pick, Tick
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.catalogue import TOLD_BY
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import figure_said
 
@@ -35,17 +38,6 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
     "set.volts": ("variant", "rated_v"),
     "set.variant": ("variant", "grade"),
     "set.angle": ("face_angle_deg",),
-    "taps.": ("taps.", "speed_taps", "rated_v"),
-    "supply.volts": ("taps.dead", "supply.low", "supply.high", "rated_v"),
-    "supply.way": ("supply.low",),
-    "battery.rest": ("battery.rest", "battery.most", "battery.least", "rated_v"),
-    "battery.cranking": (
-        *("battery.cranking", "battery.cranking-zero", "battery.cranking-frost", "battery.fall"),
-        *("battery.most", "battery.least", "rated_v"),
-    ),
-    "cable.joint": ("drop.joint",),
-    "cable.": ("drop.side", "drop.share", "drop.low-voltage", "rated_v"),
-    "terminal.measured": ("terminal.", "rated_a", "terminal_ohm_most", "terminal_kind"),
     "spring.off": _SPRING,
     "spring.far-off": _SPRING,
     "spring.dead": _SPRING,
@@ -71,7 +63,6 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
     "insulation.": _INSULATION,
     "polarization.": ("polarization.", "rated_v", "rated_w"),
     "withstand.": ("withstand.", "rated_v", "rated_w"),
-    "magnets.weak": ("magnet.speed", "amps.band", "noload_rpm", "noload_a", "construction"),
     "bearing.aged": ("bearing.", "bearing_drive", "bearing_other", "rated_rpm"),
     "bush.worn": ("bush.", "air_gap_mm"),
     "kit.": ("fit.", "bearing_drive", "bearing_other", "shaft_d_mm"),
@@ -88,10 +79,15 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
 }
 
 
-def rests_on(finding: Finding) -> tuple[str, ...]:
-    """Return the rules and figures that a finding may rest on, empty for one that is only seen."""
-    named = RESTS_ON.get(finding.id) or RESTS_ON.get(finding.id[: finding.id.index(".") + 1], ())
-    return (*named, HANGS_LOAD.name) if finding.stops_carried else named
+def _named(finding: Finding) -> tuple[str, ...]:
+    """Return the rules and figures that a finding may rest on where it is no measured value that says so."""
+    return RESTS_ON.get(finding.id) or RESTS_ON.get(finding.id[: finding.id.index(".") + 1], ())
+
+
+def by_figure(finding: Finding) -> bool:
+    """Tell whether a finding rests on a rule or a figure: it is not only seen."""
+    told = any(not isinstance(f, Pick | Tick) for f in TOLD_BY.get(finding.id, ()))
+    return told or finding.stops_carried or bool(_named(finding))
 
 
 def grounds_of(wanted: Iterable[Finding], sheet: Sheet, rules: MotorRules) -> dict[str, Ground]:
@@ -102,13 +98,18 @@ def grounds_of(wanted: Iterable[Finding], sheet: Sheet, rules: MotorRules) -> di
     traced = replace(rules, book=Rulebook(book.rules, book.overrides.values(), book.schools))
     for _ in noted(sheet, traced):
         pass
-    figures = sheet.facts.figures
-    return {f.id: dict(_ground(f, figures, traced)) for f in wanted}
+    resting: dict[str, dict[str, None]] = {}
+    for m in (*measured_on(sheet, rules), *measured_on(sheet.as_found, rules)):
+        for f in m.findings:
+            resting.setdefault(f.id, {}).update(dict.fromkeys(m.rests_on))
+    return {f.id: dict(_ground(f, resting.get(f.id, ()), sheet.facts.figures, traced)) for f in wanted}
 
 
-def _ground(finding: Finding, figures: Figures, traced: MotorRules) -> Iterator[tuple[str, float | str]]:
+def _ground(
+    finding: Finding, measured: Iterable[str], figures: Figures, traced: MotorRules
+) -> Iterator[tuple[str, float | str]]:
     asked = sorted(traced.asked)
-    for name in rests_on(finding):
+    for name in (*(measured or _named(finding)), *((HANGS_LOAD.name,) if finding.stops_carried else ())):
         if name.endswith("."):
             yield from ((i, traced[i]) for i in asked if i.startswith(name))
         elif name in RULES:
@@ -119,7 +120,7 @@ def _ground(finding: Finding, figures: Figures, traced: MotorRules) -> Iterator[
 
 def found_by(kept: KeptLife) -> str:
     """Return in words what a finding was judged on when it was found; empty for one that was only seen."""
-    if not rests_on(kept.finding):
+    if not by_figure(kept.finding):
         return ""
     if kept.ground is None:
         return "its ground was not kept then"

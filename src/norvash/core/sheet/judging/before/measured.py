@@ -22,7 +22,7 @@ from norvash.core.sheet.stages.windings.coils import MAGNETS_WEAK
 from norvash.core.supply.settings import Ladder, speed_ladder
 
 _RIGHT = ("no", "right")
-_OF_RUN = ("run.", "speed.", "noload.", "amps.band", "rated_rpm", "permitted_rpm", "rated_a", "construction")
+_OF_RUN = ("rated_rpm", "permitted_rpm", "rated_a", "rated_v", "noload_rpm", "noload_a", "construction")
 
 
 def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
