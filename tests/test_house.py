@@ -235,10 +235,11 @@ PUT_OFF = {
     ("sheet.judging.brushes.stage", "sheet.judging.brushes.findings"): "judging",
     ("sheet.judging.commutator.stage", "sheet.judging.commutator.copper_now"): "judging",
     ("sheet.judging.commutator.stage", "sheet.judging.commutator.findings"): "judging",
-    ("sheet.judging.drive.stage", "sheet.judging.drive.findings"): "judging",
+    ("sheet.judging.drive.stage", "sheet.judging.drive.values"): "judging",
     ("sheet.judging.prove.stage", "sheet.judging.prove.points"): "judging",
     ("sheet.judging.prove.stage", "sheet.judging.prove.run"): "judging",
-    ("sheet.judging.windings.stage", "sheet.judging.windings.findings"): "judging",
+    ("sheet.judging.windings.stage", "sheet.judging.windings.values"): "judging",
+    ("sheet.judging.windings.stage", "sheet.judging.windings.measured"): "judging",
     ("sheet.stages.commutator.cut", "commutator.after_cut"): "judging",
     ("sheet.stages.windings.withstand", "windings.withstand"): "judging",
 }

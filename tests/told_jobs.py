@@ -76,7 +76,7 @@ TOLD = {
         "bore on the shaft: -0.008 mm where -0.013 to +0.003 is right; outside in the housing: +0.012 mm",
         "5.34 m/s of surface speed is too fast",
         "Refused: emery leaves hard dust",
-        "post to the case, 0.06 MΩ as measured, under its least of 1 MΩ",
+        "post to the case: insulation 0.06 MΩ as measured, under its least of 1 MΩ",
         "Shaft, other end: 5 shims came off, 4 back",
         "resin gone in places, enamel whole, turns tight (put off)",
     ),

@@ -90,6 +90,10 @@ def test_what_ends_or_softens_a_finding_stands_in_its_ground(case: str) -> None:
     assert missing == set()
 
 
+def _family(name: str) -> bool:
+    return name.endswith(".") and any(i.startswith(name) for i in RULES)
+
+
 def test_every_name_is_a_rule_a_family_of_rules_or_a_figure() -> None:
     for beginning, names in RESTS_ON.items():
         assert any(i.startswith(beginning) for i in FINDINGS), beginning
@@ -113,6 +117,6 @@ def test_what_a_value_rests_on_is_a_rule_or_a_figure_and_off_means_found(case: s
     about, entries = CASES[case]
     made = sheet(about, **entries)
     for m in measured_on(made, MotorRules(book(), about.motor_class), (4.0, 4.2)):
-        assert [n for n in m.rests_on if n not in RULES and n not in BY_NAME] == []
+        assert [n for n in m.rests_on if n not in RULES and n not in BY_NAME and not _family(n)] == []
         assert (m.standing == "off") == bool(m.findings), m.words
         assert made.entries.keys() >= set(m.of), m

@@ -17,7 +17,7 @@ from norvash.core.running.excitation import FieldPlate, field_a, judge_field
 from norvash.core.running.speed import SpeedPlate, judge_unloaded, noload_rpm, permitted, unloaded_share
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.judging.measuring import measured_at
+from norvash.core.sheet.judging.measuring import measured_at, measured_on
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
@@ -322,16 +322,16 @@ def test_only_what_a_motor_has_is_asked(motor: Facts, *, earth: bool, parted: st
     assert ("earth" in {s.id for s in POWER.steps(motor, RULES)}) is earth
     assert " ".join(t.id for t, _ in PARTED if t.is_offered(motor, RULES)) == parted
     assert circuits_of(motor) == circuits
-    words = " ".join(f.words for _, f in noted(sheet(motor, insulation_mohm=50.0, insulation_c=20.0), RULES))
+    read = sheet(motor, insulation_mohm=50.0, insulation_c=20.0)
+    words = " ".join(m.words for m in measured_on(read, RULES) if m.standing == "not judged")
     assert ("solenoid" in words) is ("solenoid" in parted)
 
 
 def test_every_circuit_is_judged_for_itself() -> None:
     made = sheet(DRIVE, insulation_mohm=(6.0, 0.9), insulation_c=(40.0, 40.0), parted_capacitors="yes")
-    found = {f.id: f.words for _, f in noted(made, RULES)}
-    assert found == {"insulation.low": found["insulation.low"]}
-    assert "field alone" in found["insulation.low"]
-    assert "armature" not in found["insulation.low"]
+    assert [(n, f.id) for n, f in noted(made, RULES)] == [(2, "insulation.low")]
+    words = [m.words for m in measured_on(made, RULES) if m.findings]
+    assert words[0].startswith("Insulation, field alone: 0.9 MΩ")
 
 
 def test_a_winding_is_held_to_its_volts_once() -> None:
@@ -349,7 +349,10 @@ def test_a_winding_is_held_to_its_volts_once() -> None:
     assert {k: withstand_v(v, w, after, RULES) for k in cases for after, v, w in [k]} == cases
     made = sheet(DRIVE, withstand_after=("rewound",), withstand_v=(1500.0,), withstand=("broke",))
     assert [(f.id, f.grade) for _, f in noted(made, RULES)] == [("withstand.broke", "stop")]
-    assert "armature alone broke down in the withstand test at 1500 V" in noted(made, RULES)[0][1].words
+    assert (noted(made, RULES)[0][0], noted(made, RULES)[0][1].words) == (
+        1,
+        "broke down in the withstand test at 1500 V",
+    )
     for place, volts, words in ((1, 1501.0, "is held to 1500 V"), (2, 100.0, "what was done to it")):
         with pytest.raises(InputError, match=words):
             refuse_withstand(made, place, volts, RULES)

@@ -22,7 +22,7 @@ from norvash.core.sheet.judging.signing import holds, signed_as
 from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
 from norvash.core.sheet.judging.windings.measured import (
     coils_now,
-    heat_now,
+    heats_now,
     index_now,
     insulation_now,
     insulation_tests,
@@ -72,7 +72,7 @@ def judged(made: Sheet, rules: MotorRules) -> Iterator[str]:
         ("insulation", insulation_now(made, rules)),
         ("index", index_now(made, rules)),
         ("coils", coils_now(made, rules)),
-        ("heat", heat_now(made, rules)),
+        ("heat", heats_now(made, rules) or None),
         ("growler", slots_on_growler(made) or None),
     ):
         if value is not None:

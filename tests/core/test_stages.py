@@ -19,8 +19,7 @@ from norvash.core.rules.catalogue import SCHOOLS_BY_ID, shipped
 from norvash.core.sheet import stages
 from norvash.core.sheet.field import Column, Decision, Field, Pick, Quantity, Text, Tick
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.drive.pinion import pinion_said
-from norvash.core.sheet.judging.noted import noted
+from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
 from norvash.core.sheet.stages.gates import GATES
@@ -141,11 +140,8 @@ def test_the_pinion_is_judged_by_its_makers_figure(
     own: dict[str, float | str], gap_mm: float, right: bool | None
 ) -> None:
     made = sheet(facts("starter", 2, **own), pinion_gap=gap_mm)
-    said = pinion_said(made)
-    assert said is not None
-    assert said.right is right
-    found = [f.words for _, f in noted(made, shipped()) if f.id in ("pinion.gap", "pinion.under")]
-    assert found == ([said.words] if right is False else [])
+    (said,) = measured_on(made, shipped())
+    assert (said.right, [f.words for f in said.findings]) == (right, [said.words] if right is False else [])
     drive = next(s for s in STAGES if s.id == "drive")
     assert PINION_GAP_HIGH_MM in drive.asks_of(made.facts)
     assert PINION_GAP_HIGH_MM not in drive.asks_of(facts("tool"))

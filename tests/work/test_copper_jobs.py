@@ -129,7 +129,6 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
         "insulation.middling",
         "3 MΩ at 40 °C",
     ),
-    "insulation with all joined": ({"insulation-mohm": "12", "insulation-c": "20"}, "insulation.again", "not judged"),
     "insulation in the cold": (
         {"insulation-mohm": "90", "insulation-c": "5", **PARTED},
         "insulation.again",
@@ -151,7 +150,7 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
         "slots 4, 11 and 12 answer",
     ),
     "chain": ({"heat-chain": "open"}, "chain.dead", "temperature chain open"),
-    "end float": ({"end-float": "0.6"}, "float.out", "add 0.40 mm"),
+    "end float": ({"end-float": "0.6"}, "float.out", "put in 0.40 mm"),
     "vibration": ({"vibration": "5.2"}, "vibration.high", "5.2 mm/s"),
     "O-ring": ({"ring-section": "2", "ring-groove": "1.9"}, "ring.squeeze", "5%"),
     "belt": ({"belt": "cracked"}, "drive.belt", "belt cracked"),

@@ -171,7 +171,7 @@ def test_closing_asks_for_insulation_once_more_of_a_post_for_its_own(shop: Shop)
     assert "Post closed: the post's insulation to the case is not measured since" in power(work)
     work.put("insulation-mohm@3=0.06 insulation-c@3=20")
     assert "post's insulation" not in power(work)
-    assert work.bench.states[0, "insulation.low"] == "open"
+    assert work.bench.states[3, "insulation.low"] == "open"
     off(work, "washer 1 x 20")
     back(work, "yes")
     assert "Shaft, other end closed: insulation is not measured since" in power(work)

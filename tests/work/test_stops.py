@@ -157,14 +157,24 @@ def test_a_hold_that_is_waived_opens_no_gate_past_another(shop: Shop) -> None:
         work.put("run-a=2")
 
 
-def test_a_change_that_was_taken_back_as_a_slip_is_not_waived(shop: Shop) -> None:
+def test_insulation_with_nothing_parted_is_not_judged_and_never_waived(shop: Shop) -> None:
+    """An instrument was there: emptied again it is measured, not waived."""
     work = at_work(shop, "starter", "starter").put("insulation-mohm=0.01")
-    assert work.bench.life("insulation.again").finding.grade == "change"
-    work.bench.put("insulation-mohm", "", answer="mistyped")
+    page = work.bench.page
+    assert [m.standing for m in page.measured if m.id == "insulation-mohm"] == ["not judged"]
+    assert not any(x.finding.id.startswith("insulation") for x in page.found.lives)
+    held = {h.id: h for h in gate_now(POWER, page.visit).held}
+    assert ("not judged: first" in held["insulation"].words, held["insulation"].waiver) == (True, None)
+    work.put("parted-solenoid=yes parted-brushes=yes parted-field=yes")
+    assert work.bench.life("insulation.low").finding.grade == "stop"
+    assert not any(x.state == "withdrawn" for x in work.bench.page.found.lives), "judged then, nothing withdrawn"
+
+
+def test_insulation_that_was_read_and_emptied_again_is_not_waived(shop: Shop) -> None:
+    work = at_work(shop, "starter", "starter").put("insulation-mohm=0.01 insulation-mohm=")
     work.bench.put("waiver.insulation", "residual", why="no tester in the shop")
-    now = gate_now(POWER, work.bench.page.visit)
-    assert "insulation to earth is not measured" in [h.words for h in now.held]
-    assert "what was taken back is read again first" in now.fallen[0]
+    held = {h.id: h for h in gate_now(POWER, work.bench.page.visit).held}
+    assert held["insulation"].waiver is None
 
 
 def test_what_is_put_off_and_becomes_a_stop_is_open_again_and_neither_put_off_nor_dropped(shop: Shop) -> None:

@@ -5,7 +5,7 @@ from norvash.core.text.words import grouped
 from norvash.drawing.svg import el, label, line
 
 _WIDTH, _HEIGHT, _SIDE, _Y = 176.0, 32.0, 8.0, 14.0
-_ROOM = 1.18
+_ROOM, _APART = 1.18, 44.0
 _GROUPED = 1000
 
 
@@ -23,7 +23,7 @@ def measured_strip(measured: Measured) -> str:
     if value is None or not has_strip(measured):
         raise ValueError("what has no number, or no band, lies nowhere")
     edges = [x for x in (low, high) if x is not None]
-    least, most = min(0.0, value, *edges), (max(value, *edges) or 1.0) * _ROOM
+    least, most = _reach(value, low, high)
     across = (_WIDTH - 2 * _SIDE) / (most - least)
     at, left, right = (
         _SIDE + (x - least) * across for x in (value, least if low is None else low, most if high is None else high)
@@ -33,16 +33,26 @@ def measured_strip(measured: Measured) -> str:
         line("axis", _SIDE, _Y, _WIDTH - _SIDE, _Y),
         el("path", "carbon", d=f"M{at - 4.5:.1f} {_Y - 13:.1f}h9l-4.5 13z"),
     ]
-    for edge in dict.fromkeys(e for e in edges if e):
+    shown = list(dict.fromkeys(e for e in edges if e))
+    near = len(shown) == 2 and (shown[1] - shown[0]) * across < _APART
+    for n, edge in enumerate(shown):
         end = _SIDE + (edge - least) * across
-        made += [
-            line("axis", end, _Y, end, _Y + 4),
-            label("text-soft", min(max(end, 18.0), _WIDTH - 18), _Y + 15, _figure(edge), "middle"),
-        ]
+        anchor = "middle" if not near else "start" if n else "end"
+        at_text = min(max(end, 18.0), _WIDTH - 18) if not near else end + (-4, 4)[n]
+        made += [line("axis", end, _Y, end, _Y + 4), label("text-soft", at_text, _Y + 15, _figure(edge), anchor)]
     drawn = "".join(e.render(standalone=False) for e in made)
     return (
         f'<svg class="strip" viewBox="0 0 {_WIDTH:g} {_HEIGHT:g}" width="{_WIDTH:g}" aria-hidden="true">{drawn}</svg>'
     )
+
+
+def _reach(value: float, low: float | None, high: float | None) -> tuple[float, float]:
+    """Return from where to where the scale goes: a narrow band that does not begin at nothing stands in its middle."""
+    if low and high is not None and low > 0:
+        beside = 1.4 * (high - low)
+        return min(low - beside, value - beside / 3), max(high + beside, value + beside / 3)
+    edges = [x for x in (low, high) if x is not None]
+    return min(0.0, value, *edges), (max(value, *edges) or 1.0) * _ROOM
 
 
 def _figure(value: float) -> str:

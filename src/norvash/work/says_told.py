@@ -6,7 +6,7 @@ from math import pi
 from norvash.core.commutator.cut import Plan
 from norvash.core.running.plan import RunIn
 from norvash.core.sheet.judging.commutator.says import cut_says, map_says, run_says, test_says
-from norvash.core.sheet.judging.drive.says import drive_says
+from norvash.core.sheet.judging.drive.values import told_first as of_drive
 from norvash.core.sheet.judging.prove.driven import driven_told
 from norvash.core.sheet.judging.prove.field_proof import field_judged
 from norvash.core.sheet.judging.prove.run import judge_run
@@ -14,7 +14,7 @@ from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
 from norvash.core.sheet.judging.prove.since import run_now
 from norvash.core.sheet.judging.prove.standstill import standstill_told
 from norvash.core.sheet.judging.run_in import plan_of
-from norvash.core.sheet.judging.windings.says import windings_say
+from norvash.core.sheet.judging.windings.values import told_first as of_windings
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
@@ -35,8 +35,8 @@ def says_told(conn: Connection, page: SheetPage) -> list[str]:
     said: tuple[tuple[Stage, Callable[[Connection, SheetPage], Iterable[str]]], ...] = (
         (BEFORE, lambda _conn, page: _measured(page, BEFORE)),
         (COMMUTATOR, _copper),
-        (WINDINGS, lambda _conn, page: _words(windings_say(page.sheet, page.context.rules))),
-        (DRIVE, lambda _conn, page: _words(drive_says(page.sheet, page.context.rules))),
+        (WINDINGS, lambda _conn, page: (*of_windings(page.sheet, page.context.rules), *_measured(page, WINDINGS))),
+        (DRIVE, lambda _conn, page: (*_measured(page, DRIVE), *of_drive(page.sheet, page.context.rules))),
         (REWORK, lambda _conn, page: run_in_words(plan_of(page.sheet, page.context.rules))),
         (PROVE, lambda _conn, page: _proof(page)),
     )

@@ -18,7 +18,7 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.judging.drive.says import bearing_at
+from norvash.core.sheet.judging.drive.ends import bearing_at
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.verdict.values import Findings
 from norvash.drawing.cutaway.built import Seat, Stated

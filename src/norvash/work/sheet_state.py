@@ -16,8 +16,10 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.ground import Ground, ThenMade, graver
 from norvash.core.sheet.judging.brushes.fitted import differences
+from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.judging.noted import answered, by_place, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
+from norvash.core.sheet.measured import unjudged
 from norvash.core.sheet.sheet import Baseline, Lent, Sheet, Spot
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
@@ -182,6 +184,7 @@ def _told(
         answered=done,
         places=places,
         new=new_brushes(sheet.id, sets, places),
+        unjudged=unjudged(measured_on(sheet, rules)),
         seen_again=frozenset(at for r in here for at in r.seen_left),
         measured=any(all(n in r.readings for n in places) for r in here if r in sets[-1].rounds),
     )

@@ -96,7 +96,8 @@ class Told:
     `found` and `now` are the findings of that sheet as the motor was found and as it is now, `answered` those by sight
     that a measurement has answered, `places` the names of the positions. `new` are the positions with a new brush since
     this sheet was opened, each with whether its first length is known; `measured` tells whether every brush was
-    measured on it. `seen_again` is what is seen on brushes as they were left.
+    measured on it. `seen_again` is what is seen on brushes as they were left. What is
+    `unjudged`, by field and place, proves nothing.
     """
 
     sheet: Sheet | None = None
@@ -111,6 +112,7 @@ class Told:
     seen_again: frozenset[At] = frozenset()
     then: Mapping[At, Then] = field(default_factory=lambda: _NO_THEN)
     back: Mapping[At, Finding] = field(default_factory=lambda: _NOWHERE)
+    unjudged: frozenset[tuple[str, int]] = frozenset()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -132,6 +132,15 @@ def by_entry(measured: Iterable[Measured]) -> dict[tuple[str, int], tuple[Measur
     return made
 
 
+def unjudged(measured: Iterable[Measured]) -> frozenset[tuple[str, int]]:
+    """Return the entries that prove nothing: whatever they are part of is not judged, or not whole."""
+    made: dict[tuple[str, int], bool] = {}
+    for m in measured:
+        for entry in m.of:
+            made[entry] = made.get(entry, True) and m.standing in ("not judged", "not whole")
+    return frozenset(entry for entry, nothing in made.items() if nothing)
+
+
 def findings_of(measured: Iterable[Measured]) -> Iterator[Noted]:
     """Yield what is off, each at its spot."""
     yield from ((m.spot, f) for m in measured for f in m.findings)

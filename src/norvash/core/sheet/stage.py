@@ -58,6 +58,14 @@ class Stage:
     skipped: bool = True
     named: Callable[[str], Field | None] | None = None
 
+    def has(self, field_id: str) -> bool:
+        """Tell whether a field is one of its own."""
+        return field_id in self._ids
+
+    @cached_property
+    def _ids(self) -> frozenset[str]:
+        return frozenset(f.id for f in self.all_fields)
+
     @property
     def tasks(self) -> tuple[Task, ...]:
         """Return the tasks that its findings lead to."""

@@ -40,7 +40,6 @@ class Coils:
     states: tuple[CoilState, ...]
     grades: tuple[Grade, ...]
     spread: float
-    words: str
 
     @property
     def off(self) -> tuple[int, ...]:
@@ -57,9 +56,46 @@ class Coils:
         """Return the grade of the worst."""
         return max(self.grades, key=GRADES.index)
 
+    @property
+    def held_by(self) -> str:
+        """Return what they are held against, in words."""
+        return _BY.get(len(self.closed), "the median of all")
+
     def of(self, *states: CoilState) -> tuple[int, ...]:
         """Return the coils that are one of these, from 1."""
         return tuple(n for n, state in enumerate(self.states, start=1) if state in states)
+
+    def called(self, n: int) -> str:
+        """Return what one of them is, from 1, in words."""
+        return _SAID.get(self.states[n - 1], "as the others")
+
+    def said(self, *states: CoilState) -> str:
+        """Return in words which coils are one of these; of two unlike ones it is said that the lower is only the
+        suspect.
+        """
+        made = [
+            f"coil{'s' * (len(which) > 1)} {listed([self._one(n) for n in which])}: {_SAID[state]}"
+            for state in _SAID
+            if state in states and (which := self.of(state))
+        ]
+        if len(self.closed) == 2 and set(states) & {"shorted", "low"} and self.of("shorted", "low"):
+            made.append("the lower is the suspect; the other may have a poor joint")
+        return "; ".join(made)
+
+    def _one(self, n: int) -> str:
+        told = self.states[n - 1] not in ("open", "not judged")
+        return f"{n} ({self.deviations[n - 1]:+.1%} against {self.held_by})" if told else str(n)
+
+    @property
+    def words(self) -> str:
+        """Return what they say in one sentence."""
+        if not (off := self.of(*_SAID)):
+            return "the coils agree" if len(self.states) > 1 else f"as by {self.held_by}"
+        said = [self.said(*_SAID)]
+        if self.of("not judged"):
+            alone = len(self.closed) == 1
+            said.append("say what one coil has by its type" if alone else COARSE)
+        return "; ".join(said) if off else ""
 
 
 def judge_coils(each_ohm: Sequence[float], temperature_c: float, test: CoilTest, rules: MotorRules) -> Coils:
@@ -78,15 +114,13 @@ def judge_coils(each_ohm: Sequence[float], temperature_c: float, test: CoilTest,
     at_20 = tuple(x / (1 + rules["field.coefficient"] * (temperature_c - 20)) for x in each_ohm)
     opened = _open(each_ohm, rules)
     sound_ohm = [x for x, is_open in zip(at_20, opened, strict=True) if not is_open]
-    against_ohm, by = _against(sound_ohm, test)
-    coarse = [test.step_ohm is not None and over(test.step_ohm, x * rules["field.step"]) for x in each_ohm]
-    states = tuple(_state(x, o, c, against_ohm, rules) for x, o, c in zip(at_20, opened, coarse, strict=True))
+    against_ohm = _against(sound_ohm, test)
+    steps = [_coarse_step(x, test.step_ohm, rules) * y / x for x, y in zip(each_ohm, at_20, strict=True)]
+    states = tuple(_state(x, o, s, against_ohm, rules) for x, o, s in zip(at_20, opened, steps, strict=True))
     grades = tuple(_grade(s, test.construction) for s in states)
     off = tuple(x / against_ohm - 1 if against_ohm else 0.0 for x in at_20)
     spread = max(sound_ohm) / min(sound_ohm) - 1 if sound_ohm else 0.0
-    return Coils(
-        at_20_ohm=at_20, deviations=off, states=states, grades=grades, spread=spread, words=_words(states, off, by)
-    )
+    return Coils(at_20_ohm=at_20, deviations=off, states=states, grades=grades, spread=spread)
 
 
 def _open(each_ohm: Sequence[float], rules: MotorRules) -> tuple[bool, ...]:
@@ -100,21 +134,32 @@ def _open(each_ohm: Sequence[float], rules: MotorRules) -> tuple[bool, ...]:
     return tuple(x >= OPEN_OHM or over(x, most) for x in each_ohm)
 
 
-def _against(sound_ohm: Sequence[float], test: CoilTest) -> tuple[float | None, str]:
-    """Return what coils are held against [Ω], and what that is; None for one alone of which nothing is known."""
+def _against(sound_ohm: Sequence[float], test: CoilTest) -> float | None:
+    """Return what coils are held against [Ω]; None for one alone of which nothing is known."""
     if len(sound_ohm) > 2:
-        return median(sound_ohm), "the median of all"
-    if len(sound_ohm) == 2:
-        return max(sound_ohm), "the other"
-    return test.usual_ohm, "its type or the last sheet"
+        return median(sound_ohm)
+    return max(sound_ohm) if len(sound_ohm) == 2 else test.usual_ohm
 
 
-def _state(at_20_ohm: float, is_open: bool, coarse: bool, against_ohm: float | None, rules: MotorRules) -> CoilState:
+def _coarse_step(ohm: float, step_ohm: float | None, rules: MotorRules) -> float:
+    """Return the step of a meter that is too coarse for a value [Ω], 0 for one that is fine enough."""
+    return step_ohm if step_ohm is not None and over(step_ohm, ohm * rules["field.step"]) else 0.0
+
+
+def _state(at_20_ohm: float, is_open: bool, step_ohm: float, against_ohm: float | None, rules: MotorRules) -> CoilState:
+    """Return what one coil is; on a coarse meter only what is off by more than its step."""
     if is_open:
         return "open"
-    if against_ohm is None or coarse:
+    if against_ohm is None:
         return "not judged"
-    ratio = at_20_ohm / against_ohm
+    toward = (
+        max(against_ohm - at_20_ohm, -step_ohm) if at_20_ohm > against_ohm else min(against_ohm - at_20_ohm, step_ohm)
+    )
+    state = _held((at_20_ohm + toward) / against_ohm, rules)
+    return "not judged" if step_ohm and state == "good" else state
+
+
+def _held(ratio: float, rules: MotorRules) -> CoilState:
     if over(ratio, rules["field.open"]):
         return "open"
     bands: tuple[tuple[bool, CoilState], ...] = (
@@ -135,6 +180,8 @@ def _grade(state: CoilState, construction: str) -> Grade:
     return "plan" if state == "joint" else "watch" if state in _WATCH else "fit"
 
 
+COARSE = "the meter is too coarse: a tenth of the value at most"
+_BY = {0: "its type or the last sheet", 1: "its type or the last sheet", 2: "the other"}
 _SAID: dict[CoilState, str] = {
     "open": "open",
     "joint": "a poor joint",
@@ -143,26 +190,3 @@ _SAID: dict[CoilState, str] = {
     "low": "a little low",
     "not judged": "not judged",
 }
-
-
-def _words(states: Sequence[CoilState], off: Sequence[float], by: str) -> str:
-    """Return what coils say in one sentence; of two unlike ones it is said that the lower is only the suspect."""
-    if all(s == "good" for s in states):
-        return "the coils agree" if len(states) > 1 else f"as by {by}"
-    said = []
-    for state, words in _SAID.items():
-        which = [n for n, s in enumerate(states, start=1) if s == state]
-        if not which:
-            continue
-        told = state not in ("open", "not judged")
-        each = listed([f"{n} ({off[n - 1]:+.1%} against {by})" if told else str(n) for n in which])
-        said.append(f"coil{'s' * (len(which) > 1)} {each}: {words}")
-    two = sum(s != "open" for s in states) == 2 and any(s in ("shorted", "low") for s in states)
-    if two:
-        said.append("the lower is the suspect; the other may have a poor joint")
-    if "not judged" in states:
-        alone = sum(s != "open" for s in states) == 1
-        said.append(
-            "say what one coil has by its type" if alone else "the meter is too coarse: a tenth of the value at most"
-        )
-    return "; ".join(said)

@@ -74,7 +74,8 @@ class Insulation:
     """Insulation to earth, judged: as measured, at 40 °C and the value judged by [MΩ], its least [MΩ], its share of
     last time [1].
 
-    `again` says why it cannot be judged and must be tested again, empty where it can.
+    `again` says why it cannot be judged and must be tested again, empty where it can; `unparted` that it is because
+    something that leads to the case was not parted.
     """
 
     measured_megohm: float
@@ -88,6 +89,7 @@ class Insulation:
     grade: Grade
     words: str
     again: str = ""
+    unparted: bool = False
 
 
 def machine_of(motor_class: str, protection: str, *, battery: bool = False) -> str:
@@ -205,6 +207,7 @@ def judge_insulation(
         grade=_grade(judged, enough, bool(again), fallen=fallen, tested=tested, rules=rules),
         words=words,
         again=again,
+        unparted=tested.parted is False,
     )
 
 

@@ -6,6 +6,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Pick
 from norvash.core.sheet.judging.catalogue import JUDGING
 from norvash.core.sheet.measured import Measured, standing_of, value_of
+from norvash.core.sheet.numbered import numbered
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import STAGES
@@ -45,6 +46,12 @@ def _picked(field: Pick, sheet: Sheet) -> Iterator[Measured]:
         if answer:
             said, found = f"{field.label.lower()} {dict(field.choices)[answer]}", field.finds.get(answer)
             off = None if found is None else found if field.plainly else found.saying(said)
+            where = f"{numbered(field.per, place)}: " if place and field.per != "position" else ""
             yield value_of(
-                field, said, standing_of(off is None), place, spot=place, findings=() if off is None else (off,)
+                field,
+                f"{where}{said}",
+                standing_of(off is None),
+                place,
+                spot=place,
+                findings=() if off is None else (off,),
             )

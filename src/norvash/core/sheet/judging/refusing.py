@@ -5,7 +5,7 @@ from dataclasses import replace
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS, Decision, Field
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.drive.says import bearing_at
+from norvash.core.sheet.judging.drive.ends import bearing_at
 from norvash.core.sheet.judging.prove.refused import refuse_paint, refuse_run
 from norvash.core.sheet.judging.refusing_parts import refuse_parts
 from norvash.core.sheet.judging.refusing_permit import refuse_permit

@@ -19,8 +19,6 @@ from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import figure_said
 
 Ground = Mapping[str, float | str]
-_COILS = ("field.", "field_coil_ohm", "field_ohm", "field_leads", "armature_ohm", "construction")
-_INSULATION = ("insulation.", "rated_v", "protection", "fed_by", "construction")
 _RUN = (
     *("run.", "speed.", "noload.", "amps.band", "supply.high", "magnet.", "field."),
     *("rated_rpm", "permitted_rpm", "rated_a", "rated_v", "rated_w", "construction", "noload_rpm", "noload_rpm_least"),
@@ -30,6 +28,7 @@ _SPRING = ("spring.", "pressure.", "force_nominal_n", "force_new_n", "thickness_
 # By the beginning of a finding's id: rules, one id or all that begin with a dot's word, and figures of the motor. What
 # is not named here is seen or picked, and no figure ends it.
 RESTS_ON: Mapping[str, tuple[str, ...]] = {
+    "windings.earth": ("insulation.", "rated_v", "protection", "fed_by", "construction"),
     "set.worn": (
         *("stage.plan", "stage.change", "stage.stop", "forecast.stop", "new_mm", "limit_mm", "limit_source"),
         *("lead_root_depth_mm", "lead_taut_length_mm", "spring_stop_length_mm", "depth_limit_mm"),
@@ -54,23 +53,6 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
         *("cut.least-share", "cut.least-most", "cut.rough", "cut.clean", "cut.depth-most", "runout.least"),
         *("commutator_d_mm", "commutator_d_min_mm", "bars"),
     ),
-    "windings.earth": _INSULATION,
-    "windings.short": _COILS,
-    "windings.open-coil": _COILS,
-    "windings.joint": _COILS,
-    "windings.coil-off": _COILS,
-    "windings.hot": ("rise.", "copper.zero", "insulation_class", "winding_rise_k", "rise_most_k", "short_duty"),
-    "insulation.": _INSULATION,
-    "polarization.": ("polarization.", "rated_v", "rated_w"),
-    "withstand.": ("withstand.", "rated_v", "rated_w"),
-    "bearing.aged": ("bearing.", "bearing_drive", "bearing_other", "rated_rpm"),
-    "bush.worn": ("bush.", "air_gap_mm"),
-    "kit.": ("fit.", "bearing_drive", "bearing_other", "shaft_d_mm"),
-    "float.": ("end_float_low_mm", "end_float_high_mm"),
-    "vibration.": ("vibration.", "rated_w", "mounting"),
-    "ring.": ("ring.",),
-    "pinion.gap": ("pinion_gap_low_mm", "pinion_gap_high_mm"),
-    "solenoid.": ("solenoid.", "rated_v"),
     "earth.open": ("earth.ohm", "protection"),
     "field.weak": ("field.", "field_a", "field_v", "field_ohm", "excitation"),
     "run.hot": ("run.hotter", "rise.", "winding_rise_k", "rise_most_k", "insulation_class", "short_duty"),

@@ -241,6 +241,8 @@ class _Visit(VisitRead):
         # What has no place at a brush, like insulation, speaks of each of them.
         whole = all(FIELD_BY_ID[i].per != "position" for i in fields)
         at_hand = {life.position, 0} if whole else {life.position}
-        grave = (at for at, f in self.now.items() if at[1] in others and f.grave)
-        there = (at for at in grave if life.position == 0 or at[0] in at_hand)
-        return any(at[0] != life.position or not elsewhere for at in there)
+        grave = [(at[0], f.per) for at, f in self.now.items() if at[1] in others and f.grave]
+        kind = life.finding.per
+        # What is numbered by another kind of thing speaks of each; one of its own kind of itself.
+        there = (n for n, per in grave if n in at_hand or (per != kind if per else life.position == 0))
+        return any(n != life.position or not elsewhere for n in there)

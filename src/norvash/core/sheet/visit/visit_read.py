@@ -102,13 +102,20 @@ class VisitRead:
         sights: tuple[Sight, ...] = ("left", "found") if self.carried(self.kept.get(at)) else ("left",)
         for field in TOLD_BY.get(finding.id, ()):
             if field.id != finding.look:
-                yield from (with_unit(field, g, self.sheet.facts) for g in self.read_at(field, finding, at[0], sights))
+                told = self.read_at(field, finding, at[0], sights, judged=True)
+                yield from (with_unit(field, g, self.sheet.facts) for g in told)
 
-    def read_at(self, field: Field, finding: Finding, position: int, sights: tuple[Sight, ...]) -> Iterable[Given]:
-        """Return what stands in a field at the place of a finding; of the whole set, once every position is read."""
+    def read_at(
+        self, field: Field, finding: Finding, position: int, sights: tuple[Sight, ...], *, judged: bool = False
+    ) -> Iterable[Given]:
+        """Return what stands in a field at the place of a finding, without what is not judged where only `judged`
+        counts; of the whole set, once every position is read.
+        """
         if field.per != "position" or position:
             apart = field.per == "position" or (position > 0 and field.per == finding.per)
             for place, sight, given in self.read.get(field.id, ()):
+                if judged and (field.id, place) in self.told.unjudged:
+                    continue
                 if sight in sights and (not apart or place == position):
                     yield given
             return

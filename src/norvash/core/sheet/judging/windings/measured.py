@@ -50,7 +50,6 @@ from norvash.core.sheet.stages.windings.insulation import (
     INSULATION_OF,
     PARTED,
 )
-from norvash.core.verdict.grades import GRADES
 from norvash.core.windings.circuits import PLACES
 from norvash.core.windings.field_coils import OPEN_OHM, Coils, CoilTest, judge_coils
 from norvash.core.windings.heat import HeatBy, HeatHeld, HeatJudged, judge_heat
@@ -97,12 +96,6 @@ def insulation_now(sheet: Sheet, rules: MotorRules, place: int = 0) -> Insulatio
         return None
     warm, tested = INSULATION_C.of(sheet, place), held_to(sheet, rules, place)
     return judge_insulation(measured, warm, earlier_r40(sheet, rules, place), tested, rules)
-
-
-def circuits_now(sheet: Sheet, rules: MotorRules) -> tuple[tuple[str, Insulation], ...]:
-    """Return every circuit of which insulation was measured, with what it says."""
-    made = ((circuit_at(sheet, n), insulation_now(sheet, rules, n)) for n in INSULATION_MOHM.places(sheet))
-    return tuple((circuit, found) for circuit, found in made if found is not None)
 
 
 def bar_to_shaft(sheet: Sheet, rules: MotorRules) -> Insulation | None:
@@ -213,18 +206,15 @@ def _earlier_at_20(then: Earlier, warm: Earlier | None, rules: MotorRules) -> fl
     return median(closed) / (1 + rules["field.coefficient"] * ((20.0 if at is None else at) - 20)) if closed else None
 
 
-def heat_now(sheet: Sheet, rules: MotorRules) -> HeatJudged | None:
-    """Return how hot the winding was against what it may be, by resistance or by thermometer, the hotter of the two;
-    None where neither was measured.
-    """
+def heats_now(sheet: Sheet, rules: MotorRules) -> list[tuple[HeatBy, HeatJudged]]:
+    """Return how hot the winding was against what it may be, by each way in which it was measured."""
     facts, air = sheet.facts, AIR_C.of(sheet)
     held = HeatHeld(
         insulation_class=INSULATION_CLASS.of(facts.figures),
         stated_k=WINDING_RISE_K.of(facts.figures),
         stated_only=facts.motor_class in ("traction", "starter") or SHORT_DUTY.of(facts.figures) == "yes",
     )
-    made = [judge_heat(c, air, held, by, rules) for c, by in _winding_c(sheet, rules)]
-    return max(made, key=lambda h: (GRADES.index(h.grade), h.rise_k), default=None)
+    return [(by, judge_heat(c, air, held, by, rules)) for c, by in _winding_c(sheet, rules)]
 
 
 def _winding_c(sheet: Sheet, rules: MotorRules) -> Iterator[tuple[float, HeatBy]]:

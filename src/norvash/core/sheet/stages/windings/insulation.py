@@ -75,6 +75,7 @@ FINDINGS = (
         WINDINGS,
         TEST_INSULATION,
         before_power=True,
+        per="circuit",
     ),
     INSULATION_LOW := finding(
         "insulation.low",
@@ -86,6 +87,7 @@ FINDINGS = (
         shows=("insulation", "yes"),
         before_power=True,
         bars_tests=True,
+        per="circuit",
     ),
     INSULATION_MIDDLING := finding(
         "insulation.middling",
@@ -94,6 +96,7 @@ FINDINGS = (
         "clean and dry it at the next stop, test again",
         WINDINGS,
         DRY_INSULATION,
+        per="circuit",
     ),
     INSULATION_FALLEN := finding(
         "insulation.fallen",
@@ -102,9 +105,16 @@ FINDINGS = (
         "clean and dry, test again; the trend says more than one value",
         WINDINGS,
         DRY_INSULATION,
+        per="circuit",
     ),
     POLARIZATION_WATCH := finding(
-        "polarization.watch", "polarization index middling", "watch", "dry it, test again", WINDINGS, DRY_INSULATION
+        "polarization.watch",
+        "polarization index middling",
+        "watch",
+        "dry it, test again",
+        WINDINGS,
+        DRY_INSULATION,
+        per="circuit",
     ),
     POLARIZATION_LOW := finding(
         "polarization.low",
@@ -113,6 +123,7 @@ FINDINGS = (
         "damp or dirty: clean, dry, test again",
         WINDINGS,
         DRY_INSULATION,
+        per="circuit",
     ),
     POLARIZATION_HOLD := finding(
         "polarization.hold",
@@ -123,6 +134,7 @@ FINDINGS = (
         DRY_INSULATION,
         before_power=True,
         bars_tests=True,
+        per="circuit",
     ),
 )
 FIELDS: tuple[Field, ...] = (

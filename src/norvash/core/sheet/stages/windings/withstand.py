@@ -1,20 +1,16 @@
 """The withstand test after a repair: optional, a permit of its own, once for each winding."""
 
-from collections.abc import Iterator
-
-from norvash.core.edges import over, under
+from norvash.core.edges import over
 from norvash.core.motor.figure_fields import RATED_W
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick, quantity
-from norvash.core.sheet.finding import Finding, finding
+from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.shared import JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE, SECURE_TURNS
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL
-from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.errors import InputError
 
 _AFTER = {"rewound": "rewound", "partly": "partly rewound", "overhauled": "overhauled"}
@@ -37,6 +33,7 @@ FINDINGS = (
         before_power=True,
         one_of=True,
         bars_tests=True,
+        per="circuit",
     ),
 )
 FIELDS: tuple[Field, ...] = (
@@ -112,36 +109,3 @@ def refuse_withstand(sheet: Sheet, place: int, volts: float, rules: MotorRules) 
             "Measure its insulation instead; a winding that was rewound since is tested again.",
             "value",
         )
-
-
-def withstand_found(sheet: Sheet) -> Iterator[Finding]:
-    """Yield every winding that broke down."""
-    for place in WITHSTAND.places(sheet):
-        if WITHSTAND.of(sheet, place) == "broke":
-            volts = WITHSTAND_V.of(sheet, place)
-            at = "" if volts is None else f" at {volts:g} V"
-            yield WITHSTAND_BROKE.saying(f"{CIRCUITS[PLACES[place]]} broke down in the withstand test{at}")
-
-
-def withstand_said(sheet: Sheet, rules: MotorRules) -> Iterator[Said]:
-    """Yield what each winding is held to, and whether it was."""
-    for place in WITHSTAND_AFTER.places(sheet):
-        asked, volts = asked_v(sheet, place, rules), WITHSTAND_V.of(sheet, place)
-        if asked is None:
-            continue
-        words = f"Withstand test, {CIRCUITS[PLACES[place]]}: {asked:g} V a.c. for one minute, once"
-        if volts is None:
-            yield Said(f"{words}.", None, ("withstand.added", "withstand.overhauled-times"))
-            continue
-        short = under(volts, asked)
-        held = WITHSTAND.of(sheet, place) == "held" and not short
-        more = (
-            f"it had only {volts:g} V"
-            if short
-            else "held"
-            if held
-            else "broke down"
-            if WITHSTAND.of(sheet, place)
-            else "not said"
-        )
-        yield Said(f"{words}: {more}.", held, ("withstand.added", "withstand.overhauled-times"))
