@@ -232,7 +232,7 @@ PUT_OFF = {
     ("brush.ruler", "brush.gauged"): "drawing",
     ("planning.shop_table", "forecast.model"): "numpy and scipy",
     ("sheet.judging.before.stage", "sheet.judging.before.measured"): "judging",
-    ("sheet.judging.brushes.stage", "sheet.judging.brushes.findings"): "judging",
+    ("sheet.judging.brushes.stage", "sheet.judging.brushes.values"): "judging",
     ("sheet.judging.commutator.stage", "sheet.judging.commutator.copper_now"): "judging",
     ("sheet.judging.commutator.stage", "sheet.judging.commutator.findings"): "judging",
     ("sheet.judging.drive.stage", "sheet.judging.drive.values"): "judging",

@@ -22,7 +22,7 @@ from norvash.core.sheet.judging.before.measured import signs_before
 from norvash.core.sheet.judging.brushes.geometry import geometry
 from norvash.core.sheet.judging.brushes.keeping import stays
 from norvash.core.sheet.judging.catalogue import visit_of
-from norvash.core.sheet.judging.measuring import measured_at
+from norvash.core.sheet.judging.measuring import measured_at, measured_on
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.judging.signing import holds, signed_as
 from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
@@ -304,9 +304,11 @@ def test_the_geometry_of_the_brush_is_worked_out_from_what_is_known() -> None:
         holder_gap_mm=2.2,
     )
     rules = MotorRules(rulebook_with(()), "industrial")
-    lines = {g.words: g for g in geometry(sheet(about, force=(7.0, 8.0, 7.8, 7.6)), found_in(), rules)}
+    made = sheet(about, force=(7.0, 8.0, 7.8, 7.6))
+    lines = {g.words: g for g in geometry(made, found_in(), rules)}
     assert lines["Current density at rated current"].value == pytest.approx(38 / (2 * 3.125))
-    assert lines["Spring pressure, the one farthest off"].value == pytest.approx(1000 * 7.0 / 312.5)
+    kpa = [d.value for m in measured_on(made, rules) for d in m.derived if d.unit == "kPa"]
+    assert kpa == pytest.approx([1000 * f / 312.5 for f in (7.0, 8.0, 7.8, 7.6)])
     assert lines["Bars covered by a brush"].value == pytest.approx(2.885, abs=0.01)
     assert lines["Pressure at the limit, by the spring's rate"].value == pytest.approx(1000 * (9 - 0.15 * 14) / 312.5)
     assert not [g for g in geometry(sheet(facts()), found_in(), RULES) if g.words.startswith("Current")]

@@ -12,11 +12,12 @@ from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.brushes.findings import dust_expected_g, springs_now
 from norvash.core.sheet.judging.brushes.geometry import geometry
 from norvash.core.sheet.judging.brushes.keeping import stays
+from norvash.core.sheet.judging.brushes.values import dust_expected_g, springs_now
 from norvash.core.sheet.judging.commutator.copper_now import copper_now
 from norvash.core.sheet.judging.commutator.cut_made import cut_record
+from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.judging.signs_shown import diagnosis_of
 from norvash.core.sheet.records import PermitRecord
@@ -196,54 +197,42 @@ def test_only_causes_that_are_likely_enough_are_brought_for() -> None:
     assert all(int(why.rsplit(" ", 1)[1].rstrip("%")) >= 8 for why in named)
 
 
-# What is entered, the line, its value and whether it is right: a figure on the end of its band belongs to it.
-BANDS: dict[str, tuple[dict[str, float], tuple[float, ...], str, float, bool]] = {
-    "pressure at its low end": ({}, (1.7,), "Spring pressure", 17.0, True),
-    "pressure under it": ({}, (1.69,), "Spring pressure", 16.9, False),
-    "pressure at its high end": ({}, (6.0,), "Spring pressure", 60.0, True),
-    "pressure over it": ({}, (6.01,), "Spring pressure", 60.1, False),
-    "forces less than a tenth off": ({}, (3.0, 3.0, 2.71), "The weakest force", -9.667, True),
-    "a force a tenth off": ({}, (3.0, 3.0, 2.7), "The weakest force", -10.0, False),
-    "a dead one": ({}, (0.2, 3.0, 3.1), "The weakest force", -93.443, False),
-    "at the limit, low end": (
-        {"force_new_n": 3.1, "spring_rate_n_per_mm": 0.1},
-        (),
-        "Pressure at the limit",
-        17.0,
-        True,
-    ),
-    "at the limit, under it": (
-        {"force_new_n": 3.0, "spring_rate_n_per_mm": 0.1},
-        (),
-        "Pressure at the limit",
-        16.0,
-        False,
-    ),
-    "at the limit, high end": (
-        {"force_new_n": 6.0, "spring_rate_n_per_mm": 0.0},
-        (),
-        "Pressure at the limit",
-        60.0,
-        True,
-    ),
-    "density at its high end": ({"rated_a": 12.0}, (), "Current density", 12.0, True),
-    "density over it": ({"rated_a": 12.1}, (), "Current density", 12.1, False),
-    "density under a third of the least": ({"rated_a": 2.6}, (), "Current density", 2.6, False),
-    "density a little over that": ({"rated_a": 2.7}, (), "Current density", 2.7, True),
+# Forces [N], what the first of them is in kPa, and whether it is right: a figure on the end of its band belongs to it.
+PRESSED: dict[str, tuple[tuple[float, ...], float, bool]] = {
+    "pressure at its low end": ((1.7,), 17.0, True),
+    "pressure under it": ((1.69,), 16.9, False),
+    "pressure at its high end": ((6.0,), 60.0, True),
+    "pressure over it": ((6.01,), 60.1, False),
+    "a dead one": ((0.2, 3.0, 3.1), 2.0, False),
 }
 
 
-@pytest.mark.parametrize(("own", "forces", "words", "value", "right"), BANDS.values(), ids=BANDS)
-def test_a_line_at_the_end_of_its_band_is_in_it(
-    own: dict[str, float], forces: tuple[float, ...], words: str, value: float, right: bool
-) -> None:
-    about = facts(
-        "industrial", max(len(forces), 2), thickness_mm=8.0, width_mm=12.5, grade_family="electrographite", **own
-    )
-    made = sheet(about, force=forces) if forces else sheet(about)
+@pytest.mark.parametrize(("forces", "kpa", "right"), PRESSED.values(), ids=PRESSED)
+def test_a_spring_at_the_end_of_its_band_is_in_it(forces: tuple[float, ...], kpa: float, right: bool) -> None:
+    about = facts("industrial", max(len(forces), 2), thickness_mm=8.0, width_mm=12.5)
+    first = measured_on(sheet(about, force=forces), RULES)[0]
+    assert (next(d.value for d in first.derived if d.unit == "kPa"), first.right) == (pytest.approx(kpa), right)
+
+
+# What is stated, the line, its value and whether it is right.
+BANDS: dict[str, tuple[dict[str, float], str, float, bool]] = {
+    "at the limit, low end": ({"force_new_n": 3.1, "spring_rate_n_per_mm": 0.1}, "Pressure at the limit", 17.0, True),
+    "at the limit, under it": ({"force_new_n": 3.0, "spring_rate_n_per_mm": 0.1}, "Pressure at the limit", 16.0, False),
+    "at the limit, high end": ({"force_new_n": 6.0, "spring_rate_n_per_mm": 0.0}, "Pressure at the limit", 60.0, True),
+    "density at its high end": ({"rated_a": 12.0}, "Current density", 12.0, True),
+    "density over it": ({"rated_a": 12.1}, "Current density", 12.1, False),
+    "density under a third of the least": ({"rated_a": 2.6}, "Current density", 2.6, False),
+    "density a little over that": ({"rated_a": 2.7}, "Current density", 2.7, True),
+}
+
+
+@pytest.mark.parametrize(("own", "words", "value", "right"), BANDS.values(), ids=BANDS)
+def test_a_line_at_the_end_of_its_band_is_in_it(own: dict[str, float], words: str, value: float, right: bool) -> None:
+    about = facts("industrial", 2, thickness_mm=8.0, width_mm=12.5, grade_family="electrographite", **own)
+    made = sheet(about)
     line = next(g for g in geometry(made, findings(state(), RULES, TODAY), RULES) if g.words.startswith(words))
     assert line.value == pytest.approx(value, rel=1e-3)
-    assert (line.right, bool(line.against), bool(line.rules)) == (right, True, True)
+    assert (line.right, bool(line.basis), bool(line.rules)) == (right, True, True)
 
 
 @pytest.mark.parametrize("motor_class", TEMPLATES)

@@ -116,7 +116,7 @@ def follows(made: Sheet, shown: MotorState, rules: MotorRules) -> Iterator[str]:
     )
     yield f"state: {how_far_open(made)} {upstream(made)} {open_permits(made)}"
     yield from (
-        f"line: {g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"
+        f"line: {g.words} {g.value:.5g} {g.unit}, {g.basis}, {g.right} {' '.join(g.rules)}"
         for g in geometry(made, found, rules)
     )
     yield from (f"bring: {i.kind} {i.what}, {i.why}" for i in what_to_bring(made.facts, found, cause, rules))
@@ -131,7 +131,7 @@ def lines(rules: MotorRules) -> list[str]:
         told += [
             f"== line: {name}",
             *(
-                f"{g.words} {g.value:.5g} {g.unit}, {g.against}, {g.right} {' '.join(g.rules)}"
+                f"{g.words} {g.value:.5g} {g.unit}, {g.basis}, {g.right} {' '.join(g.rules)}"
                 for g in geometry(sheet(about, **entries), found, rules)
             ),
         ]

@@ -146,6 +146,16 @@ def findings_of(measured: Iterable[Measured]) -> Iterator[Noted]:
     yield from ((m.spot, f) for m in measured for f in m.findings)
 
 
+def figure(
+    *, words: str, value: float, unit: str, basis: str, right: bool | None, rests_on: tuple[str, ...]
+) -> Measured:
+    """Return what follows from the figures of a motor alone, said as a measured value is."""
+    standing = standing_of(right)
+    return Measured(
+        id="", of=(), words=words, value=value, unit=unit, basis=basis, standing=standing, rests_on=rests_on
+    )
+
+
 def value_of(field: Field, words: str, standing: Standing, place: int = 0, **more: Any) -> Measured:
     """Return the value of one field at a place, with what else is known of it."""
     return Measured(id=field.id, of=((field.id, place),), words=words, standing=standing, **more)

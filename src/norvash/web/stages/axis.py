@@ -4,7 +4,6 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 from norvash.core.sheet.field import Tick
-from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stages.axis import BEARING, at_field, at_finding, looked, on
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.visit.on_axis import PartNow, named_parts, parts_now
@@ -17,8 +16,8 @@ from norvash.web.stages.lives import LifeShown, lives_shown
 @dataclass(frozen=True, slots=True, kw_only=True)
 class AxisShown:
     """The section of a motor at a stage: its names in the order of the axis, the part that is open with its entries,
-    what it is asked to look for, its tick and its findings; `elsewhere` are the entries of all parts, `read` is what
-    was read at those that are not open, `left` is how many parts of the stage are not looked at.
+    what it is asked to look for, its tick and its findings; `elsewhere` are the entries of all parts, `left` is how
+    many parts of the stage are not looked at.
     """
 
     drawn: AxisDrawn
@@ -31,7 +30,6 @@ class AxisShown:
     left: int
     of: int
     elsewhere: tuple[Entry, ...]
-    read: tuple[Measured, ...]
 
 
 def axis_shown(at: At) -> AxisShown:
@@ -45,12 +43,10 @@ def axis_shown(at: At) -> AxisShown:
     drawn = axis_drawn(page.visit, page.found, parts, own, _chosen(at, numbered, own))
     opened = next(x for x in drawn.names if x.chosen)
     here = opened.own
-    groups = _groups(at, opened.now) if here else ()
-    shown = {(e.field.id, e.place) for g in groups for e in g.entries}
     return AxisShown(
         drawn=drawn,
         open=opened,
-        groups=groups,
+        groups=_groups(at, opened.now) if here else (),
         seen=_seen(at, opened.now) if here else (),
         tick=_tick(at, opened.now) if here else None,
         lives=tuple(x for x in lives_shown(page) if any(x.life is y for y in opened.now.lives)),
@@ -58,7 +54,6 @@ def axis_shown(at: At) -> AxisShown:
         left=sum(numbered[n].to_look_at for n in own),
         of=len(own),
         elsewhere=tuple(_elsewhere(at)),
-        read=tuple(m for e, of in page.said_at.items() for m in of if at.stage.has(e[0]) and e not in shown),
     )
 
 

@@ -19,8 +19,10 @@ from norvash.core.motor.figure_fields import (
 )
 from norvash.core.motor.record import BrushSet
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.brushes.findings import dust_expected_g
-from norvash.core.sheet.judging.brushes.geometry import Line, geometry
+from norvash.core.sheet.judging.brushes.geometry import geometry
+from norvash.core.sheet.judging.brushes.set_figures import set_figures
+from norvash.core.sheet.judging.brushes.values import dust_expected_g
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stages.brushes.fitting import ALSO
 from norvash.core.sheet.stages.brushes.stage import PICTURES
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
@@ -80,7 +82,7 @@ class Brushes:
     answers: tuple[tuple[str, str], ...]
     line: BrushLine | None
     pictures: tuple[tuple[str, tuple[Finding, ...]], ...]
-    geometry: tuple[Line, ...]
+    figures: tuple[Measured, ...]
     dust_expected_g: float | None
     fitting: Fit | None
     beside: list[Written]
@@ -112,7 +114,10 @@ def view(at: At) -> Brushes:
         answers=ANSWERS,
         line=line,
         pictures=PICTURES if line is not None else (),
-        geometry=geometry(shown.sheet, shown.found, shown.context.rules),
+        figures=(
+            *set_figures(shown.found, shown.context.state),
+            *geometry(shown.sheet, shown.found, shown.context.rules),
+        ),
         dust_expected_g=_dust_expected(shown),
         fitting=_fit(shown),
     )

@@ -134,6 +134,7 @@ class StageFields:
 
     def __init__(self, shown: SheetPage, stage: Stage, places: Iterable[int]) -> None:
         facts, rules, self._drawn = shown.context.facts, shown.context.rules, set[tuple[str, int]]()
+        self._said = {e: m for e, m in shown.said_at.items() if stage.has(e[0])}
         again = [f for f in stage.again if f.is_offered(facts, rules)]
         offered = [f for f in (*stage.offered(facts, rules), *again) if not f.placed]
         signs = [f for f in (*again, *stage.picked) if isinstance(f, Noticed) and f.is_offered(facts, rules)]
@@ -147,6 +148,16 @@ class StageFields:
     def drew(self, field_id: str, place: int) -> None:
         """Note that a field was drawn."""
         self._drawn.add((field_id, place))
+
+    def saying(self, e: Entry) -> tuple[Measured, ...]:
+        """Return what is said at an entry, and note that it stands there."""
+        return self._said.pop((e.field.id, e.place), ())
+
+    def unsaid(self) -> list[Measured]:
+        """Return what was measured at this stage and stands at no entry that was drawn so far; it does then."""
+        left = [m for said in self._said.values() for m in said]
+        self._said.clear()
+        return left
 
     def left(self) -> list[Group]:
         """Return what no template has drawn yet."""

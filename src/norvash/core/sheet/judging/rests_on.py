@@ -24,7 +24,6 @@ _RUN = (
     *("rated_rpm", "permitted_rpm", "rated_a", "rated_v", "rated_w", "construction", "noload_rpm", "noload_rpm_least"),
     *("noload_a", "noload_a_most", "safe_noload_v", "field_a", "field_ohm", "field_v", "excitation", "it_turns"),
 )
-_SPRING = ("spring.", "pressure.", "force_nominal_n", "force_new_n", "thickness_mm", "width_mm", "spring_table")
 # By the beginning of a finding's id: rules, one id or all that begin with a dot's word, and figures of the motor. What
 # is not named here is seen or picked, and no figure ends it.
 RESTS_ON: Mapping[str, tuple[str, ...]] = {
@@ -37,14 +36,8 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
     "set.volts": ("variant", "rated_v"),
     "set.variant": ("variant", "grade"),
     "set.angle": ("face_angle_deg",),
-    "spring.off": _SPRING,
-    "spring.far-off": _SPRING,
-    "spring.dead": _SPRING,
-    "spring.unlike": _SPRING,
-    "gap.": ("gap.", "holder_gap_mm"),
+    "gap.cut": ("gap.", "holder_gap_mm"),
     "face.cut": ("face.radius", "commutator_d_mm"),
-    "clearance.": ("fit.", "box_thickness_mm", "box_width_mm", "thickness_mm", "width_mm"),
-    "dust.": ("dust.", "thickness_mm", "width_mm", "grade_family"),
     "commutator.": ("pattern.", "bars", "poles", "armature_slots"),
     "slot.": ("slot.again", "slot.again-small", "slot.again-large", "slot.small", "slot_width_mm", "commutator_d_mm"),
     "runout.": ("runout.", "commutator_d_mm", "rated_rpm", "permitted_rpm", "bars"),

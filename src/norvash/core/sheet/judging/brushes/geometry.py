@@ -1,14 +1,12 @@
 """The sums of brush geometry and loading for one motor, as lines with their judgement."""
 
-from dataclasses import dataclass
-
 from norvash.core.brush.holders import gap_reason
 from norvash.core.brush.loading import bars_covered, current_density_a_per_cm2, pressure_kpa
 from norvash.core.brush.on_copper import BAR_VOLTS_OF, mean_bar_v, most_bar_v, most_m_per_s
 from norvash.core.brush.seating import sagitta_mm, seating_method
-from norvash.core.brush.springs import band_of, stronger_half_n
+from norvash.core.brush.springs import band_of
 from norvash.core.commutator.run_out_limits import surface_speed_m_per_s
-from norvash.core.edges import over, under, within
+from norvash.core.edges import over, within
 from norvash.core.motor.figure_fields import (
     BARS,
     COMMUTATOR_D_MM,
@@ -30,114 +28,72 @@ from norvash.core.motor.figure_fields import (
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
+from norvash.core.sheet.measured import Measured, figure
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.holders import HOLDER_GAP
-from norvash.core.sheet.stages.brushes.springs import SPRING_FORCE
 from norvash.core.verdict.values import Findings
 from norvash.errors import InputError
 
 
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Line:
-    """One figure: words, value, unit, the band or basis it is held against, and whether it is right.
-
-    None says nothing.
-    """
-
-    words: str
-    value: float
-    unit: str
-    against: str
-    right: bool | None
-    rules: tuple[str, ...]
-
-
-def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Line, ...]:
+def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Measured, ...]:
     """Return the lines that the figures known allow; what rests on class defaults says so."""
     made = [*_springs(sheet, found, rules), *_current(sheet, rules), *_copper(sheet, rules), *_face(sheet, rules)]
     gap, known = HOLDER_GAP_MM.stated(sheet.facts.figures), sheet.facts.figures
     since = f", {HOLDER_GAP_MM.basis(known)}" if SUNK_MM.of(known) else ""
     if gap is not None and not HOLDER_GAP.places(sheet):
         made.append(
-            Line(
+            figure(
                 words="Holder gap by the type" + since,
                 value=gap,
                 unit="mm",
-                against=f"{rules['gap.low']:g} to {rules['gap.high']:g} mm",
+                basis=f"{rules['gap.low']:g} to {rules['gap.high']:g} mm",
                 right=gap_reason(gap, rules)[0],
-                rules=("gap.low", "gap.high"),
+                rests_on=("gap.low", "gap.high"),
             )
         )
     sunk = SUNK_MM.of(known)
     if sunk is not None:
         made.append(
-            Line(
+            figure(
                 words=f"Surface sunk under the brush{since}",
                 value=sunk,
                 unit="mm",
-                against="gap, limit and depth readings reach that much further until the holders are set",
+                basis="gap, limit and depth readings reach that much further until the holders are set",
                 right=False,
-                rules=(),
+                rests_on=(),
             )
         )
     return tuple(made)
 
 
-def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Line]:
+def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Measured]:
     figures = sheet.facts.figures
     t, a = THICKNESS_MM.need(figures), WIDTH_MM.need(figures)
     low, high = band_of(rules, magnets=sheet.facts.magnets)
     band, ids = f"{low:g} to {high:g} kPa", ("pressure.low", "pressure.high")
     made = []
-    forces = [f for p in SPRING_FORCE.places(sheet) if (f := SPRING_FORCE.of(sheet, p)) is not None]
-    if forces:
-        worst = max(forces, key=lambda f: abs(pressure_kpa(f, t, a) - (low + high) / 2))
-        kpa = pressure_kpa(worst, t, a)
-        made.append(
-            Line(
-                words="Spring pressure, the one farthest off",
-                value=kpa,
-                unit="kPa",
-                against=band,
-                right=within(low, kpa, high),
-                rules=ids,
-            )
-        )
-        usual = stronger_half_n(forces)
-        off = min(f / usual - 1 for f in forces) if usual else 0.0
-        band_of_set = f"under {100 * rules['spring.plan']:g} % off"
-        made.append(
-            Line(
-                words="The weakest force against the stronger half",
-                value=100 * off,
-                unit="%",
-                against=band_of_set,
-                right=under(abs(off), rules["spring.plan"]),
-                rules=("spring.plan",),
-            )
-        )
     new, rate = FORCE_NEW_N.stated(figures), SPRING_RATE_N_PER_MM.stated(figures)
     if new is not None and rate is not None:
         at_limit = pressure_kpa(new - rate * (NEW_MM.need(figures) - found.limit.limit_mm), t, a)
         made.append(
-            Line(
+            figure(
                 words="Pressure at the limit, by the spring's rate",
                 value=at_limit,
                 unit="kPa",
-                against=band,
+                basis=band,
                 right=within(low, at_limit, high),
-                rules=ids,
+                rests_on=ids,
             )
         )
     return made
 
 
-def _copper(sheet: Sheet, rules: MotorRules) -> list[Line]:
+def _copper(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     """Return how fast the copper runs under its grade, and the volts from bar to bar, where the figures are known."""
     return [*_surface(sheet, rules), *_bar_volts(sheet, rules)]
 
 
-def _surface(sheet: Sheet, rules: MotorRules) -> list[Line]:
+def _surface(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     figures = sheet.facts.figures
     diameter, rpm = track_d_mm(figures), RATED_RPM.stated(figures)
     if COMMUTATOR_D_MM.stated(figures) is None or not diameter or not rpm:
@@ -145,18 +101,18 @@ def _surface(sheet: Sheet, rules: MotorRules) -> list[Line]:
     speed = surface_speed_m_per_s(diameter, rpm)
     most, ids = most_m_per_s(GRADE_FAMILY.of(figures) or None, sheet.facts.motor_class, rules)
     return [
-        Line(
+        figure(
             words="Surface speed at rated speed",
             value=speed,
             unit="m/s",
-            against="its maker's figure" if most is None else f"at most {most:g} m/s",
+            basis="its maker's figure" if most is None else f"at most {most:g} m/s",
             right=None if most is None else not over(speed, most),
-            rules=ids,
+            rests_on=ids,
         )
     ]
 
 
-def _bar_volts(sheet: Sheet, rules: MotorRules) -> list[Line]:
+def _bar_volts(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     figures = sheet.facts.figures
     known = [x for x in (RATED_V.stated(figures), POLES.stated(figures), BARS.stated(figures)) if x]
     if sheet.facts.motor_class not in BAR_VOLTS_OF or len(known) < 3:
@@ -165,18 +121,18 @@ def _bar_volts(sheet: Sheet, rules: MotorRules) -> list[Line]:
     mean = mean_bar_v(volts, int(poles) // 2, int(bars))
     most, rule = most_bar_v(rules, interpoles=INTERPOLES.of(figures) != "no")
     return [
-        Line(
+        figure(
             words="Mean volts from bar to bar",
             value=mean,
             unit="V",
-            against=f"at most {most:g} V; over it look for flashover marks",
+            basis=f"at most {most:g} V; over it look for flashover marks",
             right=not over(mean, most),
-            rules=(rule,),
+            rests_on=(rule,),
         )
     ]
 
 
-def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
+def _current(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     figures, count = sheet.facts.figures, len(sheet.facts.positions)
     amps, grade, volts = RATED_A.stated(figures), GRADE_FAMILY.of(figures), RATED_V.stated(figures)
     if amps is None:
@@ -187,44 +143,44 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Line]:
         return []
     if not grade:
         return [
-            Line(
+            figure(
                 words="Current density at rated current",
                 value=density,
                 unit="A/cm²",
-                against="grade not known",
+                basis="grade not known",
                 right=None,
-                rules=(),
+                rests_on=(),
             )
         ]
     ids = (DENSITY_LOW.of(grade), DENSITY_HIGH.of(grade))
     low, high = rules[ids[0]], rules[ids[1]]
     right = None if sheet.facts.motor_class == "starter" else within(low * rules["density.least-share"], density, high)
     made = [
-        Line(
+        figure(
             words="Current density at rated current",
             value=density,
             unit="A/cm²",
-            against=f"{low:g} to {high:g} A/cm² for {grade}",
+            basis=f"{low:g} to {high:g} A/cm² for {grade}",
             right=right,
-            rules=ids,
+            rests_on=ids,
         )
     ]
     if volts:
         drop = rules[CONTACT_DROP.of(grade)]
         made.append(
-            Line(
+            figure(
                 words="Contact drop of a pair, share of the supply",
                 value=100 * drop / volts,
                 unit="%",
-                against=f"{drop:g} V of {volts:g} V",
+                basis=f"{drop:g} V of {volts:g} V",
                 right=None,
-                rules=(CONTACT_DROP.of(grade),),
+                rests_on=(CONTACT_DROP.of(grade),),
             )
         )
     return made
 
 
-def _face(sheet: Sheet, rules: MotorRules) -> list[Line]:
+def _face(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     figures = sheet.facts.figures
     diameter, bars, t = (
         COMMUTATOR_NOW_MM.stated(figures) or COMMUTATOR_D_MM.stated(figures),
@@ -236,17 +192,19 @@ def _face(sheet: Sheet, rules: MotorRules) -> list[Line]:
         covered = bars_covered(t, diameter, int(bars))
         low, high = rules["bars.low"], rules["bars.high"]
         made.append(
-            Line(
+            figure(
                 words="Bars covered by a brush",
                 value=covered,
                 unit="",
-                against=f"{low:g} to {high:g}",
+                basis=f"{low:g} to {high:g}",
                 right=within(low, covered, high),
-                rules=("bars.low", "bars.high"),
+                rests_on=("bars.low", "bars.high"),
             )
         )
     if diameter is not None and t < diameter:
         depth = sagitta_mm(diameter, t)
         way = seating_method(depth, len(sheet.facts.positions), rules)
-        made.append(Line(words="Depth of the face's curve", value=depth, unit="mm", against=way, right=None, rules=()))
+        made.append(
+            figure(words="Depth of the face's curve", value=depth, unit="mm", basis=way, right=None, rests_on=())
+        )
     return made

@@ -3,7 +3,8 @@
 from collections.abc import Iterable, Iterator
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes import side
 from norvash.core.sheet.stages.brushes.stage import STAGE
@@ -14,10 +15,10 @@ from norvash.core.sheet.visit.walk import upstream
 from norvash.core.text.words import listed
 
 
-def _judge(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    from norvash.core.sheet.judging.brushes.findings import findings
+def _measure(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterable[Measured]:
+    from norvash.core.sheet.judging.brushes.values import measured
 
-    return findings(sheet, rules, worn_mm)
+    return measured(sheet, rules, worn_mm)
 
 
 def _answered(sheet: Sheet, _rules: MotorRules) -> Iterable[Finding]:
@@ -69,7 +70,7 @@ def _unread(visit: Visit) -> Iterator[str]:
 
 JUDGING = Judging(
     stage=STAGE,
-    judge=_judge,
+    measure=_measure,
     answered=_answered,
     holds={"power": _before_power, "sign": _before_signing},
     is_done=_is_done,

@@ -71,7 +71,7 @@ _COIL_RULES = (
     *("field.coefficient", "field.spread", "field.shorted", "field.joint", "field.open", "field.open-times"),
     *("field.step", "field_coil_ohm", "field_ohm", "construction"),
 )
-_RISE = ("rise.stop", "copper.zero", "insulation_class", "winding_rise_k", "short_duty")
+_RISE = ("rise.stop", "rise.", "copper.zero", "insulation_class", "winding_rise_k", "short_duty")
 
 
 def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
