@@ -1,11 +1,11 @@
 """A bench sheet as it was read: one visit to one motor, and what was entered on it, in both sights."""
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field, replace
 from datetime import datetime
 from functools import cached_property
 from types import MappingProxyType
-from typing import Any, Literal
+from typing import Any, Literal, TypeVar, cast
 
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Earlier, Given, Kind, Sight
@@ -13,6 +13,7 @@ from norvash.core.stacks.part import StackPart
 
 # Where an entry stands: its field, its place (0 where there is only one), and its sight.
 Spot = tuple[str, int, Sight]
+T = TypeVar("T")
 _NONE: Mapping[str, str] = MappingProxyType({})
 
 
@@ -93,6 +94,13 @@ class Sheet:
     def worked_out(self) -> dict[str, Any]:
         """Return what was worked out from this sheet already, by the name of what works it out: it never changes."""
         return {}
+
+    def by_rules(self, name: str, rules: object, made: Callable[[], T]) -> T:
+        """Return what was worked out from this sheet by the rules at hand, made where it was not yet."""
+        known = self.worked_out.get(name)
+        if known is None or known[0] is not rules:
+            known = self.worked_out[name] = (rules, made())
+        return cast("T", known[1])
 
     @cached_property
     def said(self) -> frozenset[str]:

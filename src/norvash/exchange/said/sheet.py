@@ -18,6 +18,7 @@ from norvash.store.people import Done
 from norvash.work.acting import Act
 from norvash.work.loading import load
 from norvash.work.opening import make_whole, open_sheet
+from norvash.work.sheet_state import new_brushes
 from norvash.work.sheets import enter
 from norvash.work.signing import add_to_signed, sign
 
@@ -215,7 +216,8 @@ def _proposed(entry: Enter, at: At) -> tuple[Seen, str]:
         raise NotFound(f"A sheet has no “{entry.field[:60]}”.", "Name one that is documented.", "field")
     if entry.sight == "asked" or sheet is None:
         return Seen(), ""
-    proposed = sight_of(field, done_tasks(sheet), context.state.told.new, entry.place)
+    new = new_brushes(sheet.id, context.sets, [p.number for p in context.positions])
+    proposed = sight_of(field, done_tasks(sheet), new, entry.place)
     sight = entry.sight or proposed
     spot = (entry.field, entry.place, sight)
     there = next((given for stands, given in context.written.items() if stands == spot), None)

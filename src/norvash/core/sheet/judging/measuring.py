@@ -18,13 +18,10 @@ def measured_at(stage: Stage, sheet: Sheet, rules: MotorRules, worn_mm: tuple[fl
 
     Units: worn_mm [mm] of every brush since new.
     """
-    known: dict[str, tuple[MotorRules, tuple[float, ...], tuple[Measured, ...]]]
-    known = sheet.worked_out.setdefault("measured", {})
-    there = known.get(stage.id)
-    if there is None or there[0] is not rules or there[1] != worn_mm:
-        made = () if not touched(sheet, stage) else tuple(_made(stage, sheet, rules, worn_mm))
-        there = known[stage.id] = (rules, worn_mm, made)
-    return there[2]
+    if not touched(sheet, stage):
+        return ()
+    name = f"measured at {stage.id}, worn {worn_mm}"
+    return sheet.by_rules(name, rules, lambda: tuple(_made(stage, sheet, rules, worn_mm)))
 
 
 def measured_on(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...] = ()) -> tuple[Measured, ...]:

@@ -141,6 +141,10 @@ def copper_now(sheet: Sheet, rules: MotorRules) -> CopperNow:
 
     Source: rules pattern.*, runout.*, bartest.*, cut.*
     """
+    return sheet.by_rules("copper", rules, lambda: _put_together(sheet, rules))
+
+
+def _put_together(sheet: Sheet, rules: MotorRules) -> CopperNow:
     facts, trouble = sheet.facts, dict[Trouble, InputError]()
     wound = wound_of(facts)
     shown = _tried("bar-map", lambda: _shown(sheet, wound), trouble) or {}
