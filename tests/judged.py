@@ -28,7 +28,7 @@ def judgements(conn: Connection, sheet_id: str, today: date) -> Iterator[str]:
         yield f"life {x.finding.id} {x.position} {x.finding.grade}, {x.state}: {x.place}: {x.finding.words} [{named}]"
     yield from (f"says {words}" for words in says_told(conn, page))
     for line in geometry(page.sheet, page.found, page.context.rules):
-        yield f"line {line.words} {figure_words(line.value)} {line.unit}, {line.basis}, right {line.right}"
+        yield f"line {line.words} {figure_words(line.value or 0.0)} {line.unit}, {line.basis}, right {line.right}"
     yield from (f"open {h.stage.id}: {h.words}" for h in page.holds)
 
 

@@ -234,7 +234,7 @@ PUT_OFF = {
     ("sheet.judging.before.stage", "sheet.judging.before.measured"): "judging",
     ("sheet.judging.brushes.stage", "sheet.judging.brushes.values"): "judging",
     ("sheet.judging.commutator.stage", "sheet.judging.commutator.copper_now"): "judging",
-    ("sheet.judging.commutator.stage", "sheet.judging.commutator.findings"): "judging",
+    ("sheet.judging.commutator.stage", "sheet.judging.commutator.values"): "judging",
     ("sheet.judging.drive.stage", "sheet.judging.drive.values"): "judging",
     ("sheet.judging.prove.stage", "sheet.judging.prove.points"): "judging",
     ("sheet.judging.prove.stage", "sheet.judging.prove.run"): "judging",

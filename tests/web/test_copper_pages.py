@@ -151,8 +151,8 @@ def test_windings_and_drive_say_what_follows(client: TestClient, sheet: str) -> 
     text = unescape("".join(client.get(f"/sheets/{sheet}/windings?position={n}").text for n in range(1, 12)))
     for words in (
         "under its least of 1.23 MΩ",
-        "Slot 4: bars 7 to 8",
-        "Slot 7: bars 13 to 14",
+        "slot 4: bars 7 to 8",
+        "slot 7: bars 13 to 14",
         "250 or 500 V",
         "Protective earth",
     ):

@@ -1,11 +1,9 @@
 """What each stage of an open sheet works out from what stands on it, as lines for people, in the order of the work."""
 
 from collections.abc import Callable, Iterable, Iterator
-from math import pi
 
-from norvash.core.commutator.cut import Plan
 from norvash.core.running.plan import RunIn
-from norvash.core.sheet.judging.commutator.says import cut_says, map_says, run_says, test_says
+from norvash.core.sheet.judging.commutator.says import cut_says
 from norvash.core.sheet.judging.drive.values import told_first as of_drive
 from norvash.core.sheet.judging.prove.driven import driven_told
 from norvash.core.sheet.judging.prove.field_proof import field_judged
@@ -54,30 +52,8 @@ def _words(said: Iterable[Said]) -> Iterator[str]:
 def _copper(conn: Connection, page: SheetPage) -> Iterator[str]:
     sheet, rules = page.sheet, page.context.rules
     now = copper_of(page)
-    for said in (map_says(now), run_says(now), test_says(now), cut_says(sheet, now, slots_here(conn, rules), rules)):
-        yield from _words(said)
-    if now.plan is not None and now.plan.chosen.allowed:
-        yield from _passes(now.plan)
-
-
-def _passes(plan: Plan) -> Iterator[str]:
-    """Yield how a cut is made: its passes from the first touch, its speeds and minutes, and what it leaves."""
-    finish = len(plan.passes) - plan.rough_passes
-    yield (
-        f"from the first touch {plan.touch_radial_mm:.3f} mm radial: {plan.rough_passes} rough of"
-        f" {plan.rough_pass_radial_mm:.4g} mm and {finish} to finish; {plan.chosen.left_radial_mm:.2f} mm radial left"
-    )
-    metres = pi * plan.copper.diameter_mm / 1000
-    if plan.speed_rpm is not None:
-        yield (
-            f"at most {plan.speed_most_rpm:.0f} r/min: taken {plan.speed_rpm:.0f}, {metres * plan.speed_rpm:.1f} m/min"
-        )
-    if plan.cutting_min is not None and plan.total_min is not None:
-        yield f"{plan.cutting_min:.1f} min of cutting, {plan.total_min:.1f} min with setting up"
-    if plan.slot_after_radial_mm is not None:
-        by = plan.undercut_by_radial_mm
-        again = f", undercut by {by:.2f} mm" if by else ", deep enough"
-        yield f"slots {plan.slot_after_radial_mm:.2f} mm deep after it{again}"
+    yield from _measured(page, COMMUTATOR)
+    yield from _words(cut_says(sheet, now, slots_here(conn, rules), rules))
 
 
 def run_in_words(plan: RunIn) -> Iterator[str]:

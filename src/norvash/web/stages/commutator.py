@@ -16,8 +16,9 @@ from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow
 from norvash.core.sheet.judging.commutator.cut_made import cut_changes
 from norvash.core.sheet.judging.commutator.map_shown import earthed_bar, map_changes, map_legend
-from norvash.core.sheet.judging.commutator.says import cut_says, map_says, run_says, test_says
+from norvash.core.sheet.judging.commutator.says import cut_says
 from norvash.core.sheet.judging.windings.measured import slots_on_growler
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.stages.commutator.bar_map import ALL_SEEN, BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -135,9 +136,9 @@ class Commutator:
     legend: str
     own: Own
     speeds: Given | None
-    map_says: list[Said]
-    run_says: list[Said]
-    test_says: list[Said]
+    of_map: list[Measured]
+    of_run_out: list[Measured]
+    of_test: list[Measured]
     cut_says: list[Said]
     rose: Drawing | None
     section: Drawing | None
@@ -166,9 +167,9 @@ def view(at: At) -> Commutator:
         legend=map_legend(shown.sheet, now, bench.earlier_map, rules),
         own=_own(shown),
         speeds=bench.speeds,
-        map_says=map_says(now),
-        run_says=run_says(now),
-        test_says=test_says(now),
+        of_map=_of(shown, BAR_MAP),
+        of_run_out=_of(shown, RUN_OUT),
+        of_test=_of(shown, BAR_TEST),
         cut_says=cut_says(shown.sheet, now, bench.slots, rules),
         rose=_rose(shown, now),
         section=cut_section(plan, _WIDE) if plan else None,
@@ -184,6 +185,10 @@ def view(at: At) -> Commutator:
 
 def _is_older(given: Given | None, done: Given | None) -> bool:
     return given is not None and done is not None and given.at <= done.at
+
+
+def _of(shown: SheetPage, field: Field) -> list[Measured]:
+    return [m for m in shown.measured if m.of[-1][0] == field.id]
 
 
 def _own(shown: SheetPage) -> Own:

@@ -27,7 +27,6 @@ _RUN = (
 # By the beginning of a finding's id: rules, one id or all that begin with a dot's word, and figures of the motor. What
 # is not named here is seen or picked, and no figure ends it.
 RESTS_ON: Mapping[str, tuple[str, ...]] = {
-    "windings.earth": ("insulation.", "rated_v", "protection", "fed_by", "construction"),
     "set.worn": (
         *("stage.plan", "stage.change", "stage.stop", "forecast.stop", "new_mm", "limit_mm", "limit_source"),
         *("lead_root_depth_mm", "lead_taut_length_mm", "spring_stop_length_mm", "depth_limit_mm"),
@@ -36,16 +35,6 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
     "set.volts": ("variant", "rated_v"),
     "set.variant": ("variant", "grade"),
     "set.angle": ("face_angle_deg",),
-    "gap.cut": ("gap.", "holder_gap_mm"),
-    "face.cut": ("face.radius", "commutator_d_mm"),
-    "commutator.": ("pattern.", "bars", "poles", "armature_slots"),
-    "slot.": ("slot.again", "slot.again-small", "slot.again-large", "slot.small", "slot_width_mm", "commutator_d_mm"),
-    "runout.": ("runout.", "commutator_d_mm", "rated_rpm", "permitted_rpm", "bars"),
-    "bartest.": ("bartest.", "bars", "armature_slots", "winding", "poles", "coil_turns"),
-    "copper.": (
-        *("cut.least-share", "cut.least-most", "cut.rough", "cut.clean", "cut.depth-most", "runout.least"),
-        *("commutator_d_mm", "commutator_d_min_mm", "bars"),
-    ),
     "earth.open": ("earth.ohm", "protection"),
     "field.weak": ("field.", "field_a", "field_v", "field_ohm", "excitation"),
     "run.hot": ("run.hotter", "rise.", "winding_rise_k", "rise_most_k", "insulation_class", "short_duty"),

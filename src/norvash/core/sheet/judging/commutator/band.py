@@ -4,10 +4,12 @@ from collections.abc import Iterator
 
 from norvash.core.edges import under
 from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM
-from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.measured import Measured, standing_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.band import BAND_FROM, BAND_SHORT, BAND_TO, RUNS_FROM, RUNS_TO
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
+
+_SIDES = ("riser side", "other side")
 
 
 def needed_mm(sheet: Sheet) -> float | None:
@@ -29,16 +31,24 @@ def _apart(low_mm: float | None, high_mm: float | None) -> float | None:
     return None if low_mm is None or high_mm is None else high_mm - low_mm
 
 
-def band_findings(sheet: Sheet) -> Iterator[Finding]:
-    """Yield that the machined band is too short on a side."""
+def band_measured(sheet: Sheet) -> Iterator[Measured]:
+    """Yield how far the machined band is clear of the brush on each side, against the float."""
     needed = needed_mm(sheet)
     if needed is None:
         return
-    sides = zip(("riser side", "other side"), clear_mm(sheet), strict=True)
-    short = [
-        f"{mm:.1f} mm clear at the {side}, {needed:.1f} mm needed"
-        for side, mm in sides
-        if mm is not None and under(mm, needed)
-    ]
-    if short:
-        yield BAND_SHORT.saying("; ".join(short))
+    pairs = ((BAND_FROM, RUNS_FROM), (BAND_TO, RUNS_TO))
+    clear = [(s, mm, p) for s, mm, p in zip(_SIDES, clear_mm(sheet), pairs, strict=True) if mm is not None]
+    short = [f"{mm:.1f} mm clear at the {side}, {needed:.1f} mm needed" for side, mm, _ in clear if under(mm, needed)]
+    for side, mm, pair in clear:
+        yield Measured(
+            id="band-clear",
+            of=tuple((f.id, 0) for f in pair),
+            words=f"{mm:.1f} mm clear at the {side}, {needed:.1f} mm needed",
+            standing=standing_of(not under(mm, needed)),
+            value=mm,
+            unit="mm",
+            low=needed,
+            basis="the end float",
+            findings=(BAND_SHORT.saying("; ".join(short)),) if under(mm, needed) else (),
+            rests_on=("end_float_high_mm",),
+        )

@@ -1,10 +1,12 @@
 """What the commutator says of itself at its stage: of its map, run-out, bar test and cut."""
 
+from collections.abc import Iterator
+from math import pi
+
 from norvash.core.commutator.after_cut import where_to_cut
 from norvash.core.commutator.cut import Plan
-from norvash.core.commutator.result_words import bar_test_words, plan_words
-from norvash.core.commutator.run_out_limits import RULES_OF
-from norvash.core.edges import over, under
+from norvash.core.commutator.result_words import plan_words
+from norvash.core.edges import under
 from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, WIDTH_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, Trouble
@@ -13,68 +15,10 @@ from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE, TRUE_SETUP
-from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS
 from norvash.core.sheet.stages.commutator.size import TRACK_D
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.core.text.words import listed
 from norvash.errors import NorvashError
-
-
-def map_says(now: CopperNow) -> list[Said]:
-    """Return what the bar map says, or why it cannot be read."""
-    if "bar-map" in now.trouble:
-        return trouble_says(now, "bar-map")
-    going_on = [Said(f"{now.unfinished}: go on, or say that it is whole")] if now.unfinished else []
-    return going_on + [
-        Said(s.words, False if s.finding else None, s.rules)
-        for s in (now.read.sayings if now.read else ())
-        if s.finding is not COMMUTATOR_TWO_BARS or now.needs_bar_test
-    ]
-
-
-def run_says(now: CopperNow) -> list[Said]:
-    """Return how true the commutator runs, and which bars stand out."""
-    found = now.run_out
-    if found is None:
-        return trouble_says(now, "run-out")
-    slow = found.assumed or f"{found.speed_m_per_s:.1f} m/s at the surface"
-    said = [
-        Said(
-            f"Total run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed ({slow}): {found.words}",
-            found.passes,
-            (*RULES_OF[found.band], "runout.outlier"),
-        ),
-        Said(found.fit.words),
-    ]
-    if found.step_mm is not None:
-        said.append(
-            Said(
-                f"greatest step {found.step_mm:.4f} mm after bar {found.step_at}, {found.step_limit_mm:g} mm allowed",
-                not over(found.step_mm, found.step_limit_mm),
-                RULES_OF[found.band][1:],
-            )
-        )
-    else:
-        said.append(Said("step from bar to bar not measured: that takes one reading for each bar"))
-    said += [
-        Said(f"bar {n} is {abs(mm):.3f} mm {'high' if mm > 0 else 'low'}", False, ("runout.outlier",))
-        for n, mm in found.odd_mm[:6]
-    ]
-    return said
-
-
-def test_says(now: CopperNow) -> list[Said]:
-    """Return what the bar test says."""
-    if now.tested is None:
-        return trouble_says(now, "bar-test")
-    how = "; each reading is compared with the median of its place in the slot" if now.tested.by_slot else ""
-    return [
-        Said(
-            f"{bar_test_words(now.tested).capitalize()}{how}",
-            now.tested.release,
-            (now.tested.pass_rule, "bartest.high", "bartest.low", "bartest.scatter"),
-        )
-    ]
 
 
 def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
@@ -109,6 +53,8 @@ def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRu
                 f" copper; {less.skims_left} more such cuts against {full.skims_left} full ones"
             )
         )
+    if now.plan.chosen.allowed:
+        made += [Said(words) for words in passes(now.plan)]
     made += _reach(sheet, now.plan)
     setup = TRUE_SETUP.of(sheet)
     where, why = where_to_cut(now.plan, rules, true_setup=None if not setup else setup == "yes")
@@ -132,6 +78,26 @@ def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRu
         )
         made.append(Said(f"slots: about {slot_min:.0f} min; {learnt}", None, ("slot.seconds",)))
     return made + [Said(w) for w in now.plan.warnings]
+
+
+def passes(plan: Plan) -> Iterator[str]:
+    """Yield how a cut is made: its passes from the first touch, its speeds and minutes, and what it leaves."""
+    finish = len(plan.passes) - plan.rough_passes
+    yield (
+        f"from the first touch {plan.touch_radial_mm:.3f} mm radial: {plan.rough_passes} rough of"
+        f" {plan.rough_pass_radial_mm:.4g} mm and {finish} to finish; {plan.chosen.left_radial_mm:.2f} mm radial left"
+    )
+    metres = pi * plan.copper.diameter_mm / 1000
+    if plan.speed_rpm is not None:
+        yield (
+            f"at most {plan.speed_most_rpm:.0f} r/min: taken {plan.speed_rpm:.0f}, {metres * plan.speed_rpm:.1f} m/min"
+        )
+    if plan.cutting_min is not None and plan.total_min is not None:
+        yield f"{plan.cutting_min:.1f} min of cutting, {plan.total_min:.1f} min with setting up"
+    if plan.slot_after_radial_mm is not None:
+        by = plan.undercut_by_radial_mm
+        again = f", undercut by {by:.2f} mm" if by else ", deep enough"
+        yield f"slots {plan.slot_after_radial_mm:.2f} mm deep after it{again}"
 
 
 def _spread(sheet: Sheet) -> list[Said]:

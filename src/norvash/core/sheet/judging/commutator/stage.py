@@ -5,8 +5,9 @@ from collections.abc import Iterable, Iterator
 from norvash.core.motor.figure_fields import UNDERCUT_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Tick
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.commutator.whole_map import cut_away, unfinished
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator import bar_test, cut, seen
 from norvash.core.sheet.stages.commutator.stage import STAGE
@@ -14,10 +15,10 @@ from norvash.core.sheet.stages.decide import OUTCOME, STOPS
 from norvash.core.sheet.visit.visit import Judging, Visit
 
 
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    from norvash.core.sheet.judging.commutator.findings import findings
+def _measure(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterable[Measured]:
+    from norvash.core.sheet.judging.commutator.values import measured
 
-    return findings(sheet, rules)
+    return measured(sheet, rules, worn_mm)
 
 
 def _answered(sheet: Sheet, rules: MotorRules) -> Iterable[Finding]:
@@ -72,4 +73,6 @@ def _lacks(sheet: Sheet, asked: Tick) -> bool:
     return made is not None and (done is None or done.at < made.at)
 
 
-JUDGING = Judging(stage=STAGE, holds={"power": _before_power, "sign": _not_finished}, judge=_judge, answered=_answered)
+JUDGING = Judging(
+    stage=STAGE, holds={"power": _before_power, "sign": _not_finished}, measure=_measure, answered=_answered
+)

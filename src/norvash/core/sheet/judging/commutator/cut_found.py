@@ -1,27 +1,21 @@
-"""What was painted, measured and cut on the copper, as findings."""
+"""What the size of the copper asks for before it is cut, and what a cut has left to be done."""
 
 from collections.abc import Iterator
 from dataclasses import replace
 
 from norvash.core.commutator.after_cut import slot_minutes
 from norvash.core.commutator.cut import Plan
-from norvash.core.commutator.run_out import run_out_grade
 from norvash.core.commutator.slots import slot_again_mm
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import BARS, HOLDER_GAP_MM, SLOT_LEAST_MM, SLOT_WIDTH_MM, UNDERCUT_MM
-from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Finding, Noted
-from norvash.core.sheet.judging.commutator import whole_map
-from norvash.core.sheet.judging.commutator.band import band_findings
-from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now, read_after_cut
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.commutator.copper_now import CopperNow
 from norvash.core.sheet.judging.commutator.left_by_cut import faces_right, gaps_right
-from norvash.core.sheet.judging.windings.measured import bar_to_shaft
 from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.carbon import FACE_CUT
 from norvash.core.sheet.stages.brushes.holders import GAP_CUT, HOLDER_GAP
-from norvash.core.sheet.stages.commutator.bar_test import BAR_SHAFT_BAR, BARTEST_OPEN, BARTEST_SHORT, BARTEST_SUSPECT
 from norvash.core.sheet.stages.commutator.cut import (
     COPPER_CUT,
     COPPER_LAST,
@@ -29,105 +23,17 @@ from norvash.core.sheet.stages.commutator.cut import (
     COPPER_UNDER,
     CUT_CONDEMNED,
     CUT_DONE,
-    SURFACE_EMERGENCY,
-    SURFACE_WITH,
 )
-from norvash.core.sheet.stages.commutator.run_out import (
-    RUNOUT_BARS,
-    RUNOUT_FAR,
-    RUNOUT_OVER,
-    RUNOUT_SEATS,
-    RUNOUT_SET_UP,
-)
-from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_BURNT
-from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_TWO_BARS as TWO_BARS
 from norvash.core.sheet.stages.commutator.size import GROOVE, PIT, SLOT_DEPTH, SLOT_SHALLOW
 from norvash.core.sheet.stages.rework import HOLDER_SET
-from norvash.core.sheet.stages.shared import CONTOUR_FACES, RENEW_ARMATURE, SET_HOLDERS
-from norvash.core.sheet.stages.windings.insulation import INSULATION_AGAIN, INSULATION_FALLEN
-from norvash.core.sheet.stages.windings.seen import WINDINGS_EARTH
+from norvash.core.sheet.stages.shared import CONTOUR_FACES, SET_HOLDERS
 
 # Half of the last digit to which a plan states its diameter.
 _LAST_DIGIT_MM = 0.005
 
 
-def findings(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Return what was painted, measured and cut on the copper."""
-    now = copper_now(sheet, rules)
-    found = list(_all_copper(sheet, now, rules))
-    ended = any(f.id == COPPER_UNDER.id for f in found)
-    yield from ((0, _no_cut(f) if ended and f.ends_in_cut else f) for f in found)
-
-
-def _no_cut(finding: Finding) -> Finding:
-    """Return a finding that a cut would mend, where no copper is left to be cut."""
-    return replace(finding, decision="no copper is left to be cut", tasks=(RENEW_ARMATURE,))
-
-
-def _all_copper(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
-    if CUT_DONE.given(sheet) is None or whole_map.read_after_cut(sheet):
-        yield from _map(now)
-    if whole_map.still_burnt(sheet):
-        yield COMMUTATOR_BURNT
-    if CUT_DONE.given(sheet) is None or read_after_cut(sheet):
-        yield from _turned(sheet, now)
-    yield from _bar_test(sheet, now, rules)
-    yield from _cut(sheet, now, rules)
-    yield from band_findings(sheet)
-    if SURFACE_WITH.of(sheet) == "file":
-        yield SURFACE_EMERGENCY
-
-
-def _map(now: CopperNow) -> Iterator[Finding]:
-    for saying in now.read.sayings if now.read else ():
-        if saying.finding and not (saying.finding is TWO_BARS and not now.needs_bar_test):
-            yield saying.finding.saying(saying.brief)
-
-
-def _turned(sheet: Sheet, now: CopperNow) -> Iterator[Finding]:
-    found = now.run_out
-    if found is None or not found.over:
-        return
-    words = f"run-out {found.tir_mm:.3f} mm, {found.tir_limit_mm:g} mm allowed"
-    if run_out_grade(found, carries=sheet.facts.may_carry) == "stop":
-        yield RUNOUT_FAR.saying(words)
-    elif found.cause in ("set-up", "off centre"):
-        yield (RUNOUT_SET_UP if found.cause == "set-up" else RUNOUT_SEATS).saying(words)
-        if found.bars_out:
-            yield RUNOUT_BARS.saying(found.words.split("; beside it ")[-1])
-    else:
-        yield (RUNOUT_BARS if found.cause == "bars" else RUNOUT_OVER).saying(words)
-
-
-def _bar_test(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
-    tested = now.tested
-    if tested is not None:
-        for fault in tested.faults:
-            if fault.kind == "feed":
-                yield BARTEST_SUSPECT.saying(fault.words)
-            else:
-                yield (BARTEST_OPEN if fault.kind in ("open", "riser") else BARTEST_SHORT).saying(fault.words)
-        odd = [*tested.unexplained, *tested.suspect]
-        if odd:
-            yield BARTEST_SUSPECT.saying(f"suspect at reading {', '.join(map(str, odd[:6]))}")
-    yield from _to_shaft(sheet, rules)
-
-
-def _to_shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
-    """Return what the lowest insulation from a bar to the shaft says."""
-    shaft = bar_to_shaft(sheet, rules)
-    if shaft is not None and not shaft.passes:
-        bar = BAR_SHAFT_BAR.of(sheet)
-        where = f"from bar{'' if bar is None else f' {bar:.0f}'} to the shaft"
-        if shaft.grade == "stop":
-            yield WINDINGS_EARTH.saying(f"{shaft.measured_megohm:g} MΩ {where}")
-        else:
-            yield INSULATION_AGAIN.saying(f"{where}: {shaft.again}")
-    elif shaft is not None and shaft.fallen:
-        yield INSULATION_FALLEN.saying(f"from a bar to the shaft fallen to {shaft.share or 0:.0%} of last time")
-
-
-def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
+def cut_found(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
+    """Yield what the copper asks for before a cut, and what one that was made has left. Source: rules cut.*, slot.*"""
     plan, made = now.plan, CUT_DONE.given(sheet)
     done = made.cut if made is not None else None
     if done is not None:
@@ -137,7 +43,6 @@ def _cut(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Finding]:
         yield from _short_of_plan(sheet, done, plan)
         yield from _after_cut(sheet, done, rules)
         return
-    yield from _slots(sheet, rules)
     if now.could is None:
         return
     about = ", the least an estimate" if now.could.provisional else ""
@@ -240,13 +145,3 @@ def _gaps_measured(sheet: Sheet) -> bool:
     """Tell whether the holders were set after the cut, and the gap measured again at each of them."""
     read = (sheet.given(HOLDER_GAP.id, p.number, "left") for p in sheet.facts.positions)
     return HOLDER_SET.of(sheet) and all(g is not None for g in read)
-
-
-def _slots(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
-    depth, width = SLOT_DEPTH.of(sheet), SLOT_WIDTH_MM.stated(sheet.facts.figures)
-    if depth is None or UNDERCUT_MM.stated(sheet.facts.figures) == 0:
-        return
-    stated = SLOT_LEAST_MM.stated(sheet.facts.figures)
-    least = stated or slot_again_mm(track_d_mm(sheet.facts.figures), width, rules)
-    if under(depth, least):
-        yield SLOT_SHALLOW.saying(f"slots {depth:.2f} mm deep, {least:.2f} mm at least")
