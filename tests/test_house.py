@@ -238,6 +238,7 @@ PUT_OFF = {
     ("sheet.judging.drive.stage", "sheet.judging.drive.values"): "judging",
     ("sheet.judging.prove.stage", "sheet.judging.prove.points"): "judging",
     ("sheet.judging.prove.stage", "sheet.judging.prove.run"): "judging",
+    ("sheet.judging.prove.stage", "sheet.judging.prove.values"): "judging",
     ("sheet.judging.windings.stage", "sheet.judging.windings.values"): "judging",
     ("sheet.judging.windings.stage", "sheet.judging.windings.measured"): "judging",
     ("sheet.stages.commutator.cut", "commutator.after_cut"): "judging",

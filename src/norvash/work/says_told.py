@@ -6,10 +6,7 @@ from norvash.core.running.plan import RunIn
 from norvash.core.sheet.judging.commutator.says import cut_says
 from norvash.core.sheet.judging.drive.values import told_first as of_drive
 from norvash.core.sheet.judging.prove.driven import driven_told
-from norvash.core.sheet.judging.prove.field_proof import field_judged
-from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
-from norvash.core.sheet.judging.prove.since import run_now
 from norvash.core.sheet.judging.prove.standstill import standstill_told
 from norvash.core.sheet.judging.run_in import plan_of
 from norvash.core.sheet.judging.windings.values import told_first as of_windings
@@ -70,11 +67,9 @@ def run_in_words(plan: RunIn) -> Iterator[str]:
 
 def _proof(page: SheetPage) -> Iterator[str]:
     sheet, rules = page.sheet, page.context.rules
-    field, safe = field_judged(sheet, rules), safe_by_runs(sheet, rules)
+    safe = safe_by_runs(sheet, rules)
     yield from _words(standstill_told(sheet, rules))
     yield from _words(driven_told(sheet, rules))
-    if field is not None:
-        yield field.words
     if safe is not None:
         yield f"without load at most {safe.volts:.3g} V, {safe.why}"
-    yield from _words(judge_run(run_now(sheet), rules).said)
+    yield from _measured(page, PROVE)

@@ -2,7 +2,6 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.judging.prove.field_proof import field_judged
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.prove.run import Run, judge_run
 from norvash.core.sheet.judging.prove.run_figures import comparable, held_amps, held_rpm
@@ -54,7 +53,6 @@ class Prove:
     allowed: str
     where: Entry | None
     polarity: Polarity | None
-    field: Said | None
     baseline: Baseline | None
     complaint: str
     answer: Entry | None
@@ -77,14 +75,13 @@ def view(at: At) -> Prove:
         heads=points[0] if points else [],
         rest=[entry(shown, f) for f in REST if f not in (RAN, ON_STOP) and f.is_offered(facts, rules)],
         ran=entry(shown, RAN),
-        said=_said(shown, run),
+        said=_said(shown),
         drawn=_drawn(shown, run),
         lacks=proof_lacks(shown.visit) if is_open and run.points and opened(shown.visit) else "",
         speeds=_speeds(shown, run),
         allowed=run_free_words(facts, rules, shown=safe_by_runs(sheet, rules)) if facts.runs_away else "",
         where=where_it_runs(shown),
         polarity=polarity_wrong_shown(shown),
-        field=_field(shown),
         baseline=sheet.baseline,
         complaint=COMPLAINT.of(sheet),
         answer=entry(shown, COMPLAINT_NOW) if asked else None,
@@ -94,21 +91,14 @@ def view(at: At) -> Prove:
     )
 
 
-def _said(shown: SheetPage, run: Run) -> tuple[Said, ...]:
-    """Return what is said of a run; on a signed sheet what was said of it then, nothing of the time before."""
+def _said(shown: SheetPage) -> tuple[Said, ...]:
+    """Return what was said of the run of a signed sheet; of an open one it stands with what was read."""
     if shown.row.signed_at is None:
-        return run.said
+        return ()
     ran = shown.told.get("ran") if shown.told is not None else None
     if not isinstance(ran, dict):
         return ()
     return tuple(Said(said["words"], said["right"]) for said in ran["said"])
-
-
-def _field(shown: SheetPage) -> Said | None:
-    """Return what is said of the field's current, None where it was not measured."""
-    judged = field_judged(shown.sheet, shown.context.rules)
-    right = {"right": True, "weak": False}
-    return None if judged is None else Said(f"{judged.words}.", right.get(judged.answer), ("field.least",))
 
 
 def _points(shown: SheetPage) -> list[list[Entry]]:

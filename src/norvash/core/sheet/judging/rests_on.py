@@ -35,11 +35,7 @@ RESTS_ON: Mapping[str, tuple[str, ...]] = {
     "set.volts": ("variant", "rated_v"),
     "set.variant": ("variant", "grade"),
     "set.angle": ("face_angle_deg",),
-    "earth.open": ("earth.ohm", "protection"),
-    "field.weak": ("field.", "field_a", "field_v", "field_ohm", "excitation"),
-    "run.hot": ("run.hotter", "rise.", "winding_rise_k", "rise_most_k", "insulation_class", "short_duty"),
     "run.": _RUN,
-    "output.": ("output.", "rated_v", "rated_rpm", "excitation"),
 }
 
 

@@ -1,14 +1,11 @@
 """Whether the field is proven before the armature gets volts."""
 
-from collections.abc import Iterator
-
 from norvash.core.motor.figure_fields import FIELD_A, FIELD_LEADS, FIELD_OHM, FIELD_V
 from norvash.core.rules.book import MotorRules
 from norvash.core.running.excitation import FieldJudged, FieldPlate, judge_field
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.prove.field import FIELD_AT, FIELD_I, FIELD_U, FIELD_WEAK, proves_field
+from norvash.core.sheet.stages.prove.field import FIELD_AT, FIELD_I, FIELD_U, proves_field
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.sheet.visit.done import last_work, overtaken
 
@@ -30,13 +27,6 @@ def field_judged(sheet: Sheet, rules: MotorRules) -> FieldJudged | None:
 def _supply_v(facts: Facts) -> float | None:
     """Return the voltage of a field that lies across its supply: of shunt and compound motors the plate's [V]."""
     return None if facts.construction == "separately excited" else facts.rated_v
-
-
-def field_found(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Return a field whose current is too low. Source: rule field.least"""
-    judged = field_judged(sheet, rules)
-    if judged is not None and judged.answer == "weak":
-        yield 0, FIELD_WEAK.saying(f"{judged.words}: no power under {rules['field.least']:.0%}")
 
 
 def field_lacks(sheet: Sheet, rules: MotorRules) -> str:

@@ -62,7 +62,7 @@ def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
     """
     points = points_of(sheet)
     at = judged_at(points)
-    told = list(_told(sheet, points, at, rules))
+    told = [x for _, of_one in told_of(sheet, points, at, rules) for x in of_one]
     return Run(
         points=points,
         at=at,
@@ -88,18 +88,25 @@ def _gravest(found: list[Finding]) -> tuple[Finding, ...]:
     return tuple(x for x in found if x.id not in less)
 
 
-def _told(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[Said | Finding]:
+Told = tuple[Said | Finding, ...]
+
+
+def told_of(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[tuple[str, Told]]:
+    """Yield what a run tells by its subjects: volts, amps, rpm, sparks, heat."""
     if sheet.facts.motor_class == "generator":
-        yield from output_told(sheet, [(p.rpm, p.volts) for p in points], rules)
+        yield "volts", tuple(output_told(sheet, [(p.rpm, p.volts) for p in points], rules))
     elif at is not None:
-        yield from _volts(sheet, at, rules)
-        yield from _heavy(sheet, points, rules)
-        yield from figures_told(sheet, at, rules)
-    yield from _speed_and_current(sheet, points, rules)
-    yield from _sparks(points, rules)
-    yield from heat_told(sheet)
+        yield "volts", tuple(_volts(sheet, at, rules))
+        yield "amps", tuple(_heavy(sheet, points, rules))
+        yield "amps", tuple(figures_told(sheet, at, rules))
+    free = RUN_HOW.of(sheet) != "load"
+    yield "rpm", tuple(speed_told(sheet.facts, points, rules, free=free))
+    if free:
+        yield "amps", tuple(current_told(sheet.facts, points, rules))
+    yield "sparks", tuple(_sparks(points, rules))
+    yield "heat", tuple(heat_told(sheet))
     if sheet.baseline is not None and at is not None and RUN_HOW.of(sheet) == sheet.baseline.how:
-        yield from baseline_told(sheet, at, sheet.baseline, rules)
+        yield "rpm", tuple(baseline_told(sheet, at, sheet.baseline, rules))
 
 
 def _lacks(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[str]:

@@ -4,13 +4,14 @@ from collections.abc import Iterable, Iterator
 from datetime import datetime
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.held import Held
-from norvash.core.sheet.judging.prove.field_proof import field_found, field_lacks
+from norvash.core.sheet.judging.prove.field_proof import field_lacks
 from norvash.core.sheet.judging.prove.run_words import ran_words
 from norvash.core.sheet.judging.prove.since import read_since, run_now
 from norvash.core.sheet.judging.signs_shown import may_have_been
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.part import COMPLAINT, RUN
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
@@ -20,12 +21,11 @@ from norvash.core.sheet.stages.gates import POWER, SERVICE
 from norvash.core.sheet.stages.prove import run_fields
 from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.driven import FLASHED, JOINED, POLARISED, excites_itself
-from norvash.core.sheet.stages.prove.earth import EARTH_OHM, earth_found
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD
 from norvash.core.sheet.stages.prove.run_fields import FIELDS, ON_STOP, RAN, RUN_WHERE
 from norvash.core.sheet.stages.prove.run_findings import RUN_ON_STOP, RUN_SPEED
 from norvash.core.sheet.stages.prove.stage import STAGE
-from norvash.core.sheet.stages.prove.standstill import brake_found
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.sheet.visit.done import last_work
 from norvash.core.sheet.visit.gating import gate_now
@@ -38,34 +38,17 @@ _BEFORE_WORK = (
 )
 
 
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    from norvash.core.sheet.judging.prove.run import judge_run
+def _measure(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterator[Measured]:
+    from norvash.core.sheet.judging.prove.values import measured
 
-    yield from earth_found(sheet, rules)
-    yield from field_found(sheet, rules)
-    yield from brake_found(sheet, rules)
-    yield from _on_stop(sheet)
-    if any(f.places(sheet) for f in run_fields.FIELDS):
-        yield from ((0, f) for f in judge_run(run_now(sheet), rules).found)
-
-
-def _taken(sheet: Sheet) -> list[Given]:
-    """Return what was taken while a stop stood, in order."""
-    return [given for place in ON_STOP.places(sheet) if (given := ON_STOP.given(sheet, place)) is not None]
-
-
-def _on_stop(sheet: Sheet) -> Iterator[Noted]:
-    """Yield what was taken while a stop stood, as it was sent."""
-    taken = _taken(sheet)
-    if taken:
-        more = f", and {len(taken) - 1} more" if len(taken) > 1 else ""
-        yield 0, RUN_ON_STOP.saying(f"taken while a stop stood: {taken[0].typed}{more}")
+    yield from measured(sheet, rules, worn_mm)
 
 
 def _answered(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     """Yield what a run has answered: one after what was taken on a stop, that is as it should be."""
-    taken, ran = _taken(sheet), RAN.given(sheet)
-    if taken and ran is not None and ran.at >= last_work(sheet) > max(g.at for g in taken):
+    taken, ran = ON_STOP.places(sheet), RAN.given(sheet)
+    at = max((g.at for n in taken if (g := ON_STOP.given(sheet, n)) is not None), default=None)
+    if at is not None and ran is not None and ran.at >= last_work(sheet) > at:
         yield RUN_ON_STOP
     yield from _at_speed_again(sheet, rules)
 
@@ -185,7 +168,7 @@ def _is_done(visit: Visit) -> bool:
 JUDGING = Judging(
     stage=STAGE,
     holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
-    judge=_judge,
+    measure=_measure,
     answered=_answered,
     is_done=_is_done,
 )

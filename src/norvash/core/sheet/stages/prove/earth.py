@@ -1,15 +1,11 @@
 """The protective earth and the plug: measured before power, and a finding where they are not as they must be."""
 
-from collections.abc import Iterator
-
-from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick, quantity
-from norvash.core.sheet.finding import Noted, finding
+from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import WINDINGS
-from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.shared import RENEW_CORD
 from norvash.core.sheet.task import Task
 
@@ -111,15 +107,3 @@ FIELDS: tuple[Field, ...] = (
         plainly=True,
     ),
 )
-
-
-def earth_found(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Return a protective earth that is too high, and one that ends in the plug; of a machine that has none by design a
-    two-core cord is right, whatever its plug. Source: rule earth.ohm
-    """
-    by_design = sheet.facts.protection in ("double insulated", "extra-low voltage")
-    if PLUG.of(sheet) == "odd" and not by_design:
-        yield 0, PLUG_TWO_CORES
-    earth = EARTH_OHM.of(sheet)
-    if earth is not None and over(earth, rules["earth.ohm"]):
-        yield 0, EARTH_OPEN.saying(f"protective earth {earth:g} Ω, allowed {rules['earth.ohm']:g}")

@@ -1,14 +1,9 @@
 """A test at standstill under its own permit: the shaft is held, volts and amps of a short burst; never a run."""
 
-from collections.abc import Iterator
-
-from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import quantity, tick
-from norvash.core.sheet.finding import Noted
-from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.outside import BRAKE_FAILS, BRAKE_SLIPS, RELINE_BRAKE
 
 
@@ -80,10 +75,3 @@ FIELDS: tuple[Field, ...] = (
         hint="like 1.25 or 125 %, hanging free a hand's breadth, ten minutes, nobody under it",
     ),
 )
-
-
-def brake_found(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Yield that a brake let go of less than it has to hold. Source: rule brake.held"""
-    held = BRAKE_HELD.of(sheet)
-    if held is not None and under(held, rules["brake.held"]):
-        yield 0, BRAKE_SLIPS.saying(f"its brake held {held:g} times its load, {rules['brake.held']:g} is asked for")

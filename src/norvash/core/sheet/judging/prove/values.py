@@ -1,0 +1,162 @@
+"""What was measured before and at the proof run: earth, field, brake, and the run figure by figure."""
+
+from collections.abc import Iterable, Iterator
+
+from norvash.core.edges import over, under
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.judging.prove.field_proof import field_judged
+from norvash.core.sheet.judging.prove.points import Point
+from norvash.core.sheet.judging.prove.run import judge_run, told_of
+from norvash.core.sheet.judging.prove.since import run_now
+from norvash.core.sheet.measured import Measured, Standing, by_rule, standing_of, value_of
+from norvash.core.sheet.said import Said
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.outside import BRAKE_SLIPS
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM, EARTH_OPEN, PLUG, PLUG_TWO_CORES
+from norvash.core.sheet.stages.prove.field import FIELD_I, FIELD_WEAK
+from norvash.core.sheet.stages.prove.run_fields import FIELDS, ON_STOP, POINT, RUN_A, RUN_C, RUN_RPM, RUN_V, SPARKS
+from norvash.core.sheet.stages.prove.run_findings import RUN_ON_STOP
+from norvash.core.sheet.stages.prove.standstill import BRAKE_HELD
+
+_OF_FIELD = (
+    *("field.least", "field.coefficient", "field_a", "field_v", "field_ohm", "excitation", "rated_v"),
+    "construction",
+)
+_OF_RUN = (
+    *("run.", "speed.", "noload.", "amps.band", "supply.high", "magnet.", "output."),
+    *("rated_rpm", "permitted_rpm", "rated_a", "rated_v", "rated_w", "construction", "noload_rpm", "noload_rpm_least"),
+    *("noload_a", "noload_a_most", "safe_noload_v", "excitation", "it_turns", "armature_ohm", "grade_family"),
+)
+_OF_HEAT = ("run.hotter", "winding_rise_k", "rise_most_k", "insulation_class", "short_duty")
+# At which figure of a run each of its subjects is said.
+_AT: dict[str, Field] = {"volts": RUN_V, "amps": RUN_A, "rpm": RUN_RPM, "sparks": SPARKS, "heat": RUN_C}
+
+
+def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
+    """Yield what was measured before and at the proof run."""
+    yield from _earth(sheet, rules)
+    yield from _field(sheet, rules)
+    yield from _brake(sheet, rules)
+    yield from _on_stop(sheet)
+    if any(f.places(sheet) for f in FIELDS):
+        yield from _run(run_now(sheet), rules)
+
+
+def _earth(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
+    """Yield the protective earth, and the plug at which it may end; of a machine that has none by design a two-core
+    cord is right, whatever its plug. Source: rule earth.ohm
+    """
+    plug, by_design = PLUG.of(sheet), sheet.facts.protection in ("double insulated", "extra-low voltage")
+    if plug:
+        off = (PLUG_TWO_CORES,) if plug == "odd" and not by_design else ()
+        words = PLUG_TWO_CORES.words if off else dict(PLUG.choices)[plug]
+        yield value_of(PLUG, words, standing_of(not off), findings=off, rests_on=("protection",))
+    earth, most = EARTH_OHM.of(sheet), rules["earth.ohm"]
+    if earth is not None:
+        words, high = f"protective earth {earth:g} Ω, allowed {most:g}", over(earth, most)
+        yield value_of(
+            EARTH_OHM,
+            words,
+            standing_of(not high),
+            value=earth,
+            unit="Ω",
+            low=0.0,
+            high=most,
+            basis=by_rule(rules, "earth.ohm"),
+            findings=(EARTH_OPEN.saying(words),) if high else (),
+            rests_on=("earth.ohm", "protection"),
+        )
+
+
+def _field(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
+    """Yield the field's current against what it should be. Source: rule field.least"""
+    judged = field_judged(sheet, rules)
+    if judged is None:
+        return
+    weak = judged.answer == "weak"
+    standing: Standing = "not judged" if judged.answer == "not judged" else standing_of(not weak)
+    off = (FIELD_WEAK.saying(f"{judged.words}: no power under {rules['field.least']:.0%}"),) if weak else ()
+    yield value_of(
+        FIELD_I,
+        f"{judged.words}.",
+        standing,
+        value=FIELD_I.of(sheet),
+        unit="A",
+        basis=by_rule(rules, "field.least"),
+        findings=off,
+        rests_on=_OF_FIELD,
+    )
+
+
+def _brake(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
+    """Yield what a brake held of its load. Source: rule brake.held"""
+    held, least = BRAKE_HELD.of(sheet), rules["brake.held"]
+    if held is None:
+        return
+    words, slips = f"its brake held {held:g} times its load, {least:g} is asked for", under(held, least)
+    yield value_of(
+        BRAKE_HELD,
+        words,
+        standing_of(not slips),
+        value=held,
+        low=least,
+        basis=by_rule(rules, "brake.held"),
+        findings=(BRAKE_SLIPS.saying(words),) if slips else (),
+        rests_on=("brake.held",),
+    )
+
+
+def taken_on_stop(sheet: Sheet) -> list[Given]:
+    """Return what was taken while a stop stood, in order."""
+    return [given for place in ON_STOP.places(sheet) if (given := ON_STOP.given(sheet, place)) is not None]
+
+
+def _on_stop(sheet: Sheet) -> Iterator[Measured]:
+    """Yield what was taken while a stop stood, as it was sent."""
+    taken = taken_on_stop(sheet)
+    if taken:
+        more = f", and {len(taken) - 1} more" if len(taken) > 1 else ""
+        off = RUN_ON_STOP.saying(f"taken while a stop stood: {taken[0].typed}{more}")
+        places = tuple((ON_STOP.id, place) for place in ON_STOP.places(sheet))
+        yield Measured(id=ON_STOP.id, of=places, words=off.words, standing="off", findings=(off,))
+
+
+def _run(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
+    """Yield the run subject by subject, each with what it finds; a figure that is a stop is not said again for what is
+    less grave of it. Source: rules run.*, speed.*, noload.*, amps.band, output.*
+    """
+    run = judge_run(sheet, rules)
+    counts = list(run.found)
+    for subject, told in told_of(sheet, run.points, run.at, rules):
+        of = _anchor(sheet, subject, run.points)
+        if of is not None:
+            yield from _subject(subject, of, told, counts)
+
+
+def _anchor(sheet: Sheet, subject: str, points: tuple[Point, ...]) -> tuple[str, int] | None:
+    """Return the entry at which a subject of a run is said: the last of its figure, else any that was read."""
+    fields = (_AT[subject], *POINT, RUN_C)
+    read = ((f.id, n) for f in fields for n in reversed(f.places(sheet)) if not points or f.given(sheet, n))
+    return next(read, None)
+
+
+def _subject(
+    subject: str, of: tuple[str, int], told: Iterable[Said | Finding], counts: list[Finding]
+) -> Iterator[Measured]:
+    every = list(told)
+    found = tuple(f for f in every if isinstance(f, Finding) and f in counts)
+    said = [x for x in every if isinstance(x, Said)]
+    rests = _OF_HEAT if subject == "heat" else _OF_RUN
+    off = [x for x in said if x.right is False] or said[-1:]
+    for x in said:
+        here = found if found and x is off[0] else ()
+        standing: Standing = "off" if here else "right" if x.right else "not judged" if x.right is None else "recorded"
+        yield Measured(
+            id=f"run {subject}", of=(of,), words=x.words, standing=standing, findings=here, rests_on=(*x.rules, *rests)
+        )
+    if found and not said:
+        words = "; ".join(f.words for f in found)
+        yield Measured(id=f"run {subject}", of=(of,), words=words, standing="off", findings=found, rests_on=rests)
