@@ -2,10 +2,10 @@
 
 from norvash.core.sheet.measured import Measured
 from norvash.core.text.words import grouped
-from norvash.drawing.svg import el, label, line
+from norvash.drawing.svg import el, label
 
-_WIDTH, _HEIGHT, _SIDE, _Y = 176.0, 32.0, 8.0, 14.0
-_ROOM, _APART = 1.18, 44.0
+_WIDTH, _HEIGHT, _SIDE, _Y = 176, 32, 8, 14
+_ROOM, _APART = 1.18, 44
 _GROUPED = 1000
 
 
@@ -28,22 +28,20 @@ def measured_strip(measured: Measured) -> str:
     at, left, right = (
         _SIDE + (x - least) * across for x in (value, least if low is None else low, most if high is None else high)
     )
+    shown = [(e, round(_SIDE + (e - least) * across)) for e in dict.fromkeys(e for e in edges if e)]
+    near = len(shown) == 2 and shown[1][1] - shown[0][1] < _APART
+    ticks = "".join(f"M{x} {_Y}v4" for _, x in shown)
     made = [
-        el("rect", "copper", x=left, y=_Y - 5, width=max(right - left, 1.0), height=5.0),
-        line("axis", _SIDE, _Y, _WIDTH - _SIDE, _Y),
-        el("path", "carbon", d=f"M{at - 4.5:.1f} {_Y - 13:.1f}h9l-4.5 13z"),
+        el("path", "copper", d=f"M{left:.0f} {_Y - 5}H{max(right, left + 1):.0f}v5H{left:.0f}z"),
+        el("path", "axis", d=f"M{_SIDE} {_Y}H{_WIDTH - _SIDE}{ticks}"),
+        el("path", "carbon", d=f"M{at - 4.5:.1f} {_Y - 13}h9l-4.5 13z"),
     ]
-    shown = list(dict.fromkeys(e for e in edges if e))
-    near = len(shown) == 2 and (shown[1] - shown[0]) * across < _APART
-    for n, edge in enumerate(shown):
-        end = _SIDE + (edge - least) * across
+    for n, (edge, x) in enumerate(shown):
         anchor = "middle" if not near else "start" if n else "end"
-        at_text = min(max(end, 18.0), _WIDTH - 18) if not near else end + (-4, 4)[n]
-        made += [line("axis", end, _Y, end, _Y + 4), label("text-soft", at_text, _Y + 15, _figure(edge), anchor)]
+        at_text = min(max(x, 18), _WIDTH - 18) if not near else x + (-4, 4)[n]
+        made.append(label("text-soft", at_text, _Y + 15, _figure(edge), anchor))
     drawn = "".join(e.render(standalone=False) for e in made)
-    return (
-        f'<svg class="strip" viewBox="0 0 {_WIDTH:g} {_HEIGHT:g}" width="{_WIDTH:g}" aria-hidden="true">{drawn}</svg>'
-    )
+    return f'<svg class="strip" viewBox="0 0 {_WIDTH} {_HEIGHT}" aria-hidden="true">{drawn}</svg>'
 
 
 def _reach(value: float, low: float | None, high: float | None) -> tuple[float, float]:

@@ -20,17 +20,17 @@ def set_figures(found: Findings, state: MotorState) -> Iterator[Measured]:
             words=f"Spread of the wear, {most} most, {least} least",
             value=100 * spread.spread,
             unit="%",
-            basis=f"up to {spread.spread_limit:.0%} of its mean is even: {told}",
+            basis=f"up to {spread.spread_limit:.0%} of its mean: {told}",
             right=not spread.uneven,
             rests_on=(rule, "spread.noise"),
         )
-    if spread is not None and spread.polarity_ratio is not None:
+    if spread is not None and spread.polarity_ratio is not None and spread.polarity_note:
         yield figure(
             words="Wear of one polarity over the other",
             value=spread.polarity_ratio,
             unit="",
-            basis="one polarity wears faster" if spread.polarity_note else "as it may",
-            right=None if not spread.polarity_note else False,
+            basis="one polarity wears faster",
+            right=False,
             rests_on=("spread.polarity",),
         )
     yield from _run(found, state)
@@ -50,15 +50,10 @@ def _run(found: Findings, state: MotorState) -> Iterator[Measured]:
             rests_on=(),
         )
     look = found.look
-    if look is not None and look.at_units is not None:
-        to_go = look.at_units - state.now_units
+    if look is not None and look.at_units is not None and over(state.now_units, look.at_units):
+        late = state.now_units - look.at_units
         yield figure(
-            words=f"Next look, {look.name}",
-            value=abs(to_go),
-            unit=state.unit,
-            basis="left until it is due" if over(to_go, 0.0) else "overdue",
-            right=over(to_go, 0.0),
-            rests_on=(),
+            words=f"Look for {look.name}", value=late, unit=state.unit, basis="overdue", right=False, rests_on=()
         )
 
 
