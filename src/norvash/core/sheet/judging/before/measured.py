@@ -235,7 +235,7 @@ def _unloaded(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     for field, told in ((NOLOAD_RPM, speed), (NOLOAD_A, tuple(current_told(facts, (point,), rules)))):
         found = tuple(f for f in told if isinstance(f, Finding))
         for said in (x for x in told if isinstance(x, Said)):
-            standing: Standing = standing_of(said.right) if said.right is not None else "not judged"
+            standing: Standing = "not judged" if said.unjudged else standing_of(said.right)
             off = found if said.right is False else ()
             rests = (*said.rules, *(_OF_RUN if off else ()))
             yield value_of(field, said.words, standing, findings=off, rests_on=rests)

@@ -20,15 +20,17 @@ Points = Sequence[tuple[float | None, float | None]]
 
 
 class _Row(NamedTuple):
-    """Volts [V] at a speed [r/min], and their share of what the plate promises there."""
+    """Volts [V] at a speed [r/min], their share of what the plate promises there, and that [V]."""
 
     rpm: float
     volts: float
     share: float
+    plate_v: float
 
     @property
     def words(self) -> str:
-        return f"{self.volts:.4g} V at {grouped(self.rpm)} r/min, {self.share:.0%} of what its plate says there"
+        of_plate = f"{self.share:.0%} of what its plate says there, {self.plate_v:.3g} V"
+        return f"{self.volts:.4g} V at {grouped(self.rpm)} r/min, {of_plate}"
 
 
 def _rated(sheet: Sheet) -> tuple[float, float] | None:
@@ -44,7 +46,9 @@ def _counting(sheet: Sheet, points: Points, rules: MotorRules) -> list[_Row]:
         return []
     volts, rpm = rated
     read = sorted((n, v) for n, v in points if n is not None and v is not None and n > 0)
-    return [_Row(n, v, v / (volts * n / rpm)) for n, v in read if not under(n, rules["output.from"] * rpm)]
+    return [
+        _Row(n, v, v / (volts * n / rpm), volts * n / rpm) for n, v in read if not under(n, rules["output.from"] * rpm)
+    ]
 
 
 def _answered(sheet: Sheet, points: Points, rules: MotorRules) -> str:
@@ -108,7 +112,7 @@ def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Sai
     lacks, read = output_lacks(sheet, points, rules), [p for p in points if p[0] is not None and p[1] is not None]
     if lacks:
         if points:
-            yield Said(f"Output not judged: it lacks {lacks}.", False if read else None)
+            yield Said(f"Output not judged: it lacks {lacks}.", False if read else None, unjudged=True)
         return
     if _rated(sheet) is None:
         yield from _told_by_volts(sheet, read, rules)

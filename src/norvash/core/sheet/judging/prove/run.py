@@ -179,7 +179,7 @@ def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Findin
     if at.volts is None:
         yield Said("Volts not read: taken as those of its plate.")
     elif rated is None:
-        yield Said(f"{at.volts:g} V; the plate's voltage is not known.")
+        yield Said(f"{at.volts:g} V; the plate's voltage is not known.", unjudged=True)
     elif high := over_plate(at.volts, sheet.facts, rules):
         rule = "run.volts-battery" if fed_by_battery(sheet.facts) else "supply.high"
         yield Said(f"{high}: set the supply.", False, (rule, "run.volts-stop"))

@@ -153,7 +153,7 @@ def _subject(
     off = [x for x in said if x.right is False] or said[-1:]
     for x in said:
         here = found if found and x is off[0] else ()
-        standing: Standing = "off" if here else "right" if x.right else "not judged" if x.right is None else "recorded"
+        standing: Standing = "off" if here else "not judged" if x.unjudged else "right" if x.right else "recorded"
         yield Measured(
             id=f"run {subject}", of=(of,), words=x.words, standing=standing, findings=here, rests_on=(*x.rules, *rests)
         )
