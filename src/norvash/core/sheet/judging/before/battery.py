@@ -43,8 +43,9 @@ def battery_measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     try:
         found = battery_of(sheet, rules)
     except InputError as error:
-        field = REST_V if cranking is None else CRANKING_V
-        yield value_of(field, f"{error.problem} {error.remedy}", "not judged", rests_on=_CRANKING)
+        of = tuple((f.id, 0) for f in (REST_V, CRANKING_V) if f.of(sheet) is not None)
+        words = f"{error.problem} {error.remedy}"
+        yield Measured(id="battery", of=of, words=words, standing="not judged", rests_on=_CRANKING)
         return
     if found is None:
         return
