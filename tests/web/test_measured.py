@@ -1,4 +1,4 @@
-"""What was measured is said where the person stands, and the same in JSON: on every stage of a full sheet of each class."""
+"""What was measured is said where the person stands, and the same in JSON: at each stage of a full sheet."""
 
 from datetime import datetime
 from html import unescape
