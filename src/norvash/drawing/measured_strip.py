@@ -9,22 +9,14 @@ _ROOM, _APART = 1.18, 44
 _GROUPED = 1000
 
 
-def has_strip(measured: Measured) -> bool:
-    """Tell whether a value can be drawn: it is a number, and an edge of its band is known."""
-    return measured.value is not None and (bool(measured.low) or measured.high is not None)
-
-
 def measured_strip(measured: Measured) -> str:
-    """Return a value on its scale as SVG: the words beside it say the same.
-
-    Raises: ValueError for one without a number or a band.
-    """
+    """Return a value on its scale as SVG, nothing of one without a number or a band; words beside it say the same."""
     value, low, high = measured.value, measured.low, measured.high
-    if value is None or not has_strip(measured):
-        raise ValueError("what has no number, or no band, lies nowhere")
+    if value is None or not (low or high is not None):
+        return ""
     edges = [x for x in (low, high) if x is not None]
     least, most = _reach(value, low, high)
-    across = (_WIDTH - 2 * _SIDE) / (most - least)
+    across = (_WIDTH - 2 * _SIDE) / (most - least or 1.0)
     at, left, right = (
         _SIDE + (x - least) * across for x in (value, least if low is None else low, most if high is None else high)
     )

@@ -23,7 +23,6 @@ from norvash.core.text.words import day_words, figure_said, figure_words, groupe
 from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture, scenery
 from norvash.drawing.grade_mark import grade_mark, marks_of_all
-from norvash.drawing.measured_strip import has_strip, measured_strip
 from norvash.drawing.svg import HATCHING, Drawing, Element
 from norvash.web.fragments import part
 
@@ -75,7 +74,7 @@ def _grade_said(grade: str | None) -> str:
 
 def _strip(measured: Measured) -> Markup:
     """Return where a value lies, drawn; nothing of one that lies nowhere."""
-    return Markup(measured_strip(measured) if has_strip(measured) else "")  # noqa: S704
+    return Markup(_when_shown("norvash.drawing.measured_strip", "measured_strip", measured))  # noqa: S704
 
 
 @cache

@@ -153,7 +153,9 @@ def _state(at_20_ohm: float, is_open: bool, step_ohm: float, against_ohm: float 
     if against_ohm is None:
         return "not judged"
     toward = (
-        max(against_ohm - at_20_ohm, -step_ohm) if at_20_ohm > against_ohm else min(against_ohm - at_20_ohm, step_ohm)
+        max(against_ohm - at_20_ohm, -step_ohm)
+        if over(at_20_ohm, against_ohm)
+        else min(against_ohm - at_20_ohm, step_ohm)
     )
     state = _held((at_20_ohm + toward) / against_ohm, rules)
     return "not judged" if step_ohm and state == "good" else state

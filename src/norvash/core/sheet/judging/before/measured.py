@@ -14,7 +14,7 @@ from norvash.core.sheet.judging.prove.points import Point
 from norvash.core.sheet.judging.prove.run_figures import slower_told
 from norvash.core.sheet.judging.prove.speed import current_told, speed_told
 from norvash.core.sheet.measured import Derived, Measured, Standing, answers_of, by_rule, standing_of, value_of
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before import outside
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, SOURCE_V, SUPPLY_V, TAP_V, TAPS_V
@@ -235,7 +235,7 @@ def _unloaded(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     for field, told in ((NOLOAD_RPM, speed), (NOLOAD_A, tuple(current_told(facts, (point,), rules)))):
         found = tuple(f for f in told if isinstance(f, Finding))
         for said in (x for x in told if isinstance(x, Said)):
-            standing: Standing = "not judged" if said.unjudged else standing_of(said.right)
+            standing: Standing = "not judged" if isinstance(said, Unjudged) else standing_of(said.right)
             off = found if said.right is False else ()
             rests = (*said.rules, *(_OF_RUN if off else ()))
             yield value_of(field, said.words, standing, findings=off, rests_on=rests)

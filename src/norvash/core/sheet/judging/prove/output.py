@@ -9,7 +9,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.running.output import judge_output
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import points_of
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import REGULATOR, RUN_A
 from norvash.core.sheet.stages.prove.run_findings import OUTPUT_DEAD, OUTPUT_FLAT, OUTPUT_HIGH, OUTPUT_LOW
@@ -112,7 +112,7 @@ def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Sai
     lacks, read = output_lacks(sheet, points, rules), [p for p in points if p[0] is not None and p[1] is not None]
     if lacks:
         if points:
-            yield Said(f"Output not judged: it lacks {lacks}.", False if read else None, unjudged=True)
+            yield Unjudged(f"Output not judged: it lacks {lacks}.", False if read else None)
         return
     if _rated(sheet) is None:
         yield from _told_by_volts(sheet, read, rules)

@@ -19,7 +19,7 @@ from norvash.core.sheet.judging.prove.run_figures import (
     held_rpm,
 )
 from norvash.core.sheet.judging.prove.speed import current_told, speed_told, unjudged_lacks
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.field import FIELD_I
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, SPARKS, first_look
@@ -179,7 +179,7 @@ def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Findin
     if at.volts is None:
         yield Said("Volts not read: taken as those of its plate.")
     elif rated is None:
-        yield Said(f"{at.volts:g} V; the plate's voltage is not known.", unjudged=True)
+        yield Unjudged(f"{at.volts:g} V; the plate's voltage is not known.")
     elif high := over_plate(at.volts, sheet.facts, rules):
         rule = "run.volts-battery" if fed_by_battery(sheet.facts) else "supply.high"
         yield Said(f"{high}: set the supply.", False, (rule, "run.volts-stop"))

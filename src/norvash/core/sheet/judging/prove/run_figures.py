@@ -20,7 +20,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import Point
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.sheet import Baseline, Sheet
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, RUN_AIR_C, RUN_C, RUN_HOW
 from norvash.core.sheet.stages.prove.run_findings import (
@@ -94,7 +94,7 @@ class Held:
             where = _RIGHT if right else _HIGH if off > 0 else _LOW
             yield Said(f"{self.words}, {usual}: {_WORDS[where]}.", right, (self.rule,))
         elif self.most is None and self.least is None:
-            yield Said(f"{self.words}; what is {self.basis} is not known.", unjudged=True)
+            yield Unjudged(f"{self.words}; what is {self.basis} is not known.")
         if self.most is not None:
             yield Said(f"{self.words}, at most {self.most:g} {self.unit}.", not over(self.value, self.most))
         if self.least is not None:
@@ -173,7 +173,7 @@ def slower_told(facts: Facts, rpm: float | None, rules: MotorRules) -> Iterator[
 def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Finding]:
     """Yield what current and speed say, each and together, at the volts of the plate. Source: rules amps.band, run.*"""
     if not comparable(sheet, at, rules):
-        yield Said("Current and speed are not compared with plate and type at other volts.", unjudged=True)
+        yield Unjudged("Current and speed are not compared with plate and type at other volts.")
         return
     amps, rpm = held_amps(sheet, at, rules), held_rpm(sheet, at, rules)
     for one in (amps, rpm):
@@ -200,11 +200,11 @@ def heat_told(sheet: Sheet) -> Iterator[Said | Finding]:
     """Yield what its heat says against what it may be."""
     case, rise, most = RUN_C.of(sheet), rise_k(sheet), RISE_MOST_K.of(sheet.facts.figures)
     if case is not None and rise is None:
-        yield Said(f"{case:g} °C; enter the air around it too.", unjudged=True)
+        yield Unjudged(f"{case:g} °C; enter the air around it too.")
     if rise is None:
         return
     if most is None:
-        yield Said(f"{rise:g} K over the air; what is allowed is not known.", unjudged=True)
+        yield Unjudged(f"{rise:g} K over the air; what is allowed is not known.")
         return
     words = f"{rise:g} K over the air, at most {most:g} K"
     yield Said(f"{words}.", not over(rise, most))
@@ -218,7 +218,7 @@ def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) ->
     Source: rules run.sign, run.finding, run.hotter
     """
     if at.volts is not None and base.volts and over(abs(at.volts / base.volts - 1), rules["run.sign"]):
-        yield Said(f"At its own baseline, sheet {base.sheet}, it had {base.volts:g} V: not compared.", unjudged=True)
+        yield Unjudged(f"At its own baseline, sheet {base.sheet}, it had {base.volts:g} V: not compared.")
         return
     off = []
     figures = (

@@ -30,7 +30,7 @@ from norvash.core.running.speed import (
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import Point
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.stages.prove.run_findings import RUN_AMPS, RUN_OVERLOAD, RUN_OVERSPEED, RUN_SPEED
 from norvash.core.sheet.stages.prove.volts import fed_by_battery
 from norvash.core.text.words import grouped
@@ -115,7 +115,7 @@ def speed_told(facts: Facts, points: Sequence[Point], rules: MotorRules, *, free
     most = unloaded_limit(facts) if free and facts.runs_away else most_rpm(facts, plate, rules)
     if most is None:
         if facts.motor_class != "generator":
-            yield Said(f"{grouped(fast)} r/min, not judged: say {_lacking(facts, free=free)}.", unjudged=True)
+            yield Unjudged(f"{grouped(fast)} r/min, not judged: say {_lacking(facts, free=free)}.")
         return
     words = f"{grouped(fast)} r/min, at most {grouped(most.rpm)}, {most.why}"
     yield Said(f"{words}.", not over(fast, most.rpm), _PERMITTED)
@@ -153,7 +153,7 @@ def _driven_fast(fast: float, facts: Facts, rules: MotorRules) -> Iterator[Said 
     words = f"{grouped(fast)} r/min, {fast / rated:.1%} of its plate's {grouped(rated)}"
     if fed_by_battery(facts):
         if stated is None and over(fast, stop * rated):
-            yield Said(f"{words}: not judged over {stop:g} times that, say its permitted speed.", unjudged=True)
+            yield Unjudged(f"{words}: not judged over {stop:g} times that, say its permitted speed.")
         return
     rule = ("speed.driven-plan", "speed.driven-stop")
     yield Said(f"{words}.", not over(fast, plan * rated), rule)
@@ -177,7 +177,8 @@ def _lacking(facts: Facts, *, free: bool) -> str:
 def _unloaded(fast: float, plate: SpeedPlate, rules: MotorRules) -> Iterator[Said | Finding]:
     judged = judge_unloaded(fast, plate, rules)
     right = None if judged.grade == "not judged" else judged.grade == "good"
-    yield Said(f"{judged.words}.", right, _UNLOADED, unjudged=right is None)
+    told = Unjudged if right is None else Said
+    yield told(f"{judged.words}.", right, _UNLOADED)
     if judged.grade == "stop" and plate.permitted_rpm is None:
         yield RUN_OVERSPEED.saying(f"faster than it may turn: {judged.words}")
     elif judged.grade in ("plan", "stop"):

@@ -12,7 +12,7 @@ from norvash.core.sheet.judging.prove.points import Point
 from norvash.core.sheet.judging.prove.run import judge_run, told_of
 from norvash.core.sheet.judging.prove.since import run_now
 from norvash.core.sheet.measured import Measured, Standing, by_rule, standing_of, value_of
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.outside import BRAKE_SLIPS
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, EARTH_OPEN, PLUG, PLUG_TWO_CORES
@@ -153,7 +153,9 @@ def _subject(
     off = [x for x in said if x.right is False] or said[-1:]
     for x in said:
         here = found if found and x is off[0] else ()
-        standing: Standing = "off" if here else "not judged" if x.unjudged else "right" if x.right else "recorded"
+        standing: Standing = (
+            "off" if here else "not judged" if isinstance(x, Unjudged) else "right" if x.right else "recorded"
+        )
         yield Measured(
             id=f"run {subject}", of=(of,), words=x.words, standing=standing, findings=here, rests_on=(*x.rules, *rests)
         )
