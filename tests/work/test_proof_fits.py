@@ -6,12 +6,14 @@ from starlette.testclient import TestClient
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.signing import standing
 from norvash.core.sheet.judging.signs_shown import causes_of
 from norvash.core.sheet.part import PARTS
 from norvash.core.sheet.visit.barring import barring
 from norvash.core.sheet.visit.proving import state_words
 from norvash.core.sheet.visit.walk import look_words
+from norvash.core.windings.field_coils import CoilTest, judge_coils
 from norvash.errors import InputError, NeedsAnswer
 from norvash.work.changing_figures import change_figures
 from norvash.work.loading import load
@@ -370,3 +372,49 @@ def test_a_repair_that_failed_is_done_once_more_on_the_page(shop: Shop, client: 
     work.bench.put("gap", "2", 1, "again")
     assert work.bench.states[1, "gap.wide"] == "proven"
     assert "Done once more" not in client.get(f"/sheets/{work.bench.id}/rework").text
+
+
+# What the meter shows, its step, and what that is: off on a coarse one only by more than its own step.
+COARSE = {
+    "within its step": ("0.02", "0.01", "not judged"),
+    "over by more than its step": ("0.03", "0.01", "off"),
+    "right on a coarse one": ("0.004", "0.01", "not judged"),
+    "open on any": ("OL", "0.01", "off"),
+    "over on a fine one": ("0.02", "0.001", "off"),
+    "right on a fine one": ("0.004", "0.001", "right"),
+}
+
+
+@pytest.mark.parametrize(("ohms", "step", "standing"), COARSE.values(), ids=COARSE)
+def test_a_terminal_on_a_coarse_meter_is_off_by_more_than_its_step(
+    shop: Shop, ohms: str, step: str, standing: str
+) -> None:
+    figures = {"construction": "universal", "rated_v": "230", "rated_a": "6"}
+    work = Work(shop, Bench(shop, shop.motor(motor_class="tool", figures=figures))).safe()
+    work.put(f"terminal-step={step} terminal-ohm@1={ohms}")
+    assert [m.standing for m in work.bench.page.measured if m.id == "terminal-ohm"] == [standing]
+
+
+def test_what_a_coarse_meter_shows_after_the_work_proves_nothing(shop: Shop) -> None:
+    figures = {"construction": "universal", "rated_v": "230", "rated_a": "6"}
+    work = Work(shop, Bench(shop, shop.motor(motor_class="tool", figures=figures))).safe()
+    work.put("terminal-step=0.01 terminal-ohm@1=0.9 decide.terminal.measured@1=now task.terminal=yes")
+    work.put("terminal-ohm@1=0.01")
+    assert work.bench.states[1, "terminal.measured"] == "done not proven"
+    work.put("terminal-step=0.001")
+    assert work.bench.states[1, "terminal.measured"] == "proven"
+
+
+@pytest.mark.parametrize(
+    ("coils", "step", "states"),
+    [
+        ((39.6, 39.4, 35.1, 39.8), 5.0, ("not judged",) * 4),
+        ((39.6, 39.4, 25.0, 39.8), 5.0, ("not judged", "not judged", "shorted", "not judged")),
+        ((39.6, 39.4, 5000.0, 39.8), 5.0, ("not judged", "not judged", "open", "not judged")),
+        ((39.6, 39.4, 35.1, 39.8), 0.1, ("good", "good", "shorted", "good")),
+    ],
+)
+def test_a_coil_on_a_coarse_meter_is_off_by_more_than_its_step(
+    coils: tuple[float, ...], step: float, states: tuple[str, ...], rules: MotorRules
+) -> None:
+    assert judge_coils(coils, 20.0, CoilTest(step_ohm=step), rules).states == states

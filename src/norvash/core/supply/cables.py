@@ -190,8 +190,9 @@ def terminal_by_ohm(
         limit, ids = _ohm_limit(current_a, kind, rules)
         right = not over(ohm, limit)
         found = Terminal(value=ohm, unit="Ω", limit=limit, right=right, words=_terminal_words(right), rules=ids)
-    stepped = found.limit is not None and step_ohm is not None and over(step_ohm, found.limit / 3)
-    if found.right and stepped:
+    coarse = step_ohm if found.limit is not None and step_ohm is not None and over(step_ohm, found.limit / 3) else 0.0
+    # Only what is off by more than its own step is off on a coarse meter.
+    if coarse and found.right is not None and not over(ohm - coarse, found.limit or 0.0):
         return Terminal(
             value=ohm,
             unit="Ω",
