@@ -151,8 +151,9 @@ def test_no_rule_is_looked_up_by_a_word_put_together() -> None:
     """A rule's id is a word, a name for one, a choice of words, or of a family, which refuses what it has not."""
     asked = [n.slice for n in _nodes() if isinstance(n, ast.Subscript) and ast.unparse(n.value) in _BOOKS]
     named = [n.value for n in _nodes() if isinstance(n, ast.Assign) and ast.unparse(n.targets[0]) in _IDS]
-    assert (len(asked) > 200, len(named) > 5) == (True, True)
-    assert [ast.unparse(n) for n in (*asked, *named) if _is_put_together(n)] == []
+    bands = [a for n in _nodes() if isinstance(n, ast.Call) and ast.unparse(n.func) == "by_rule" for a in n.args[1:]]
+    assert (len(asked) > 200, len(named) > 5, len(bands) > 20) == (True, True, True)
+    assert [ast.unparse(n) for n in (*asked, *named, *bands) if _is_put_together(n)] == []
 
 
 _BOOKS, _IDS = ("rules", "self.rules"), ("rule_id", "rule", "ids")

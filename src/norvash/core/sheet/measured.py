@@ -159,3 +159,9 @@ def figure(
 def value_of(field: Field, words: str, standing: Standing, place: int = 0, **more: Any) -> Measured:
     """Return the value of one field at a place, with what else is known of it."""
     return Measured(id=field.id, of=((field.id, place),), words=words, standing=standing, **more)
+
+
+def judged(field: Field, words: str, place: int = 0, *, off: Finding | None, **more: Any) -> Measured:
+    """Return the value of one field that is `off` with its finding, or right."""
+    found = () if off is None else (off,)
+    return value_of(field, words, standing_of(off is None), place, findings=found, **more)

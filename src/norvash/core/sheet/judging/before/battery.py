@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.before.drops import rated_of
-from norvash.core.sheet.measured import Derived, Measured, by_rule, standing_of, value_of
+from norvash.core.sheet.measured import Derived, Measured, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before import outside
 from norvash.core.sheet.stages.before.fields import BATTERY_C, CRANKING_A, CRANKING_V, REST_V
@@ -54,15 +54,14 @@ def battery_measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         low = outside.BATTERY_LOW.saying(f"battery {rest:g} V at rest, under {least:.3g} V")
         fine = found.rest_ok is not False
         words = f"Battery {rest:g} V at rest, from {least:.3g} V up: right." if fine else _does(low.words, low.decision)
-        yield value_of(
+        yield judged(
             REST_V,
             words,
-            standing_of(fine),
             value=rest,
             unit="V",
             low=least,
             basis=by_rule(rules, "battery.rest"),
-            findings=() if fine else (low,),
+            off=None if fine else low,
             rests_on=_AT_REST,
         )
     if cranking is None:

@@ -11,7 +11,7 @@ from norvash.core.edges import over
 from norvash.core.motor.figure_fields import FORCE_NOMINAL_N, GRADE_FAMILY, THICKNESS_MM, WIDTH_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.measured import Derived, Measured, by_rule, standing_of, value_of
+from norvash.core.sheet.measured import Derived, Measured, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.carbon import DUST_G, DUST_MUCH
 from norvash.core.sheet.stages.brushes.holders import (
@@ -135,10 +135,9 @@ def _gap(sheet: Sheet, place: int, rules: MotorRules) -> Iterator[Measured]:
     fine, reason = gap_reason(gap, rules)
     wide = over(gap, high)
     said = f"holder gap {gap:g} mm, {f'{high:g} mm at most' if wide else f'{low:g} mm at least'}"
-    yield value_of(
+    yield judged(
         HOLDER_GAP,
         f"{sheet.facts.place(place)}: {reason}",
-        standing_of(fine),
         place,
         spot=place,
         value=gap,
@@ -146,7 +145,7 @@ def _gap(sheet: Sheet, place: int, rules: MotorRules) -> Iterator[Measured]:
         low=low,
         high=high,
         basis=by_rule(rules, "gap.low", "gap.high"),
-        findings=() if fine else ((GAP_WIDE if wide else GAP_NARROW).saying(said),),
+        off=None if fine else (GAP_WIDE if wide else GAP_NARROW).saying(said),
         rests_on=("gap.low", "gap.high"),
     )
 
@@ -196,15 +195,14 @@ def _dust(sheet: Sheet, worn_mm: tuple[float, ...], rules: MotorRules) -> Iterat
         return
     most = rules["dust.much"] * expected
     much = over(found, most)
-    yield value_of(
+    yield judged(
         DUST_G,
         f"{found:g} g of dust, {expected:.2g} g by the wear of the set: {'much' if much else 'as it may be'}",
-        standing_of(not much),
         value=found,
         unit="g",
         high=most,
         basis=by_rule(rules, "dust.much"),
         derived=(Derived("by the wear", expected, "g"),),
-        findings=(DUST_MUCH,) if much else (),
+        off=DUST_MUCH if much else None,
         rests_on=("dust.", "thickness_mm", "width_mm", "grade_family"),
     )

@@ -17,7 +17,7 @@ from norvash.core.sheet.judging.commutator.band import band_measured
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, Trouble, copper_now, read_after_cut
 from norvash.core.sheet.judging.commutator.cut_found import cut_found
 from norvash.core.sheet.judging.windings.measured import bar_to_shaft
-from norvash.core.sheet.measured import Derived, Measured, by_rule, standing_of, value_of
+from norvash.core.sheet.measured import Derived, Measured, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -275,14 +275,13 @@ def _slots(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     stated = SLOT_LEAST_MM.stated(figures)
     least = stated or slot_again_mm(track_d_mm(figures), SLOT_WIDTH_MM.stated(figures), rules)
     words, shallow = f"slots {depth:.2f} mm deep, {least:.2f} mm at least", under(depth, least)
-    yield value_of(
+    yield judged(
         SLOT_DEPTH,
         words,
-        standing_of(not shallow),
         value=depth,
         unit="mm",
         low=least,
         basis="maker" if stated else by_rule(rules, "slot.again"),
-        findings=(SLOT_SHALLOW.saying(words),) if shallow else (),
+        off=SLOT_SHALLOW.saying(words) if shallow else None,
         rests_on=_OF_SLOT,
     )

@@ -18,7 +18,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.drive.ends import bearing_known, end_measured
-from norvash.core.sheet.measured import Derived, Measured, by_rule, standing_of, value_of
+from norvash.core.sheet.measured import Derived, Measured, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import CRANKING_A
 from norvash.core.sheet.stages.drive.seen import GEAR_DRY
@@ -88,17 +88,16 @@ def _end_float(sheet: Sheet) -> Iterator[Measured]:
     asks = f"{does}; Sums tell which of those in the box" if shim else "leave the shims as they are"
     band = f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed"
     off = replace(FLOAT_OUT.saying(f"{band}: {does}"), stops_carried=over(play, 2 * high))
-    yield value_of(
+    yield judged(
         END_FLOAT,
         f"{band}: {asks}",
-        standing_of(not shim),
         value=play,
         unit="mm",
         low=low,
         high=high,
         basis="maker",
         derived=(Derived("shim", shim, "mm"),) if shim else (),
-        findings=(off,) if shim else (),
+        off=off if shim else None,
         rests_on=("end_float_low_mm", "end_float_high_mm"),
     )
 
@@ -136,16 +135,15 @@ def _vibration(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         return
     words, fine = f"vibration {shake:g} mm/s, {shaken.words}", shaken.grade == "fit"
     off = replace((VIBRATION_WATCH if shaken.grade == "watch" else VIBRATION_HIGH).saying(words), grade=shaken.grade)
-    yield value_of(
+    yield judged(
         VIBRATION,
         words,
-        standing_of(fine),
         value=shake,
         unit="mm/s",
         high=shaken.lines[0],
         basis=by_rule(rules, *shaken.rules),
         derived=() if shaken.grown is None else (Derived("grown since last time", shaken.grown, "share"),),
-        findings=() if fine else (off,),
+        off=None if fine else off,
         rests_on=(*shaken.rules, "vibration.", "rated_w", "mounting"),
     )
 
@@ -188,16 +186,15 @@ def _pinion(sheet: Sheet) -> Iterator[Measured]:
     band = f"{words}, {low:g} to {high or 0:g} mm by the maker{'' if right else ': set it'}"
     said = f"{words}: it strikes its stop, set it" if high is None else band
     off = (PINION_UNDER if under(gap, low) or not gap else PINION_OFF).saying(said)
-    yield value_of(
+    yield judged(
         PINION_GAP,
         said,
-        standing_of(right),
         value=gap,
         unit="mm",
         low=low,
         high=high,
         basis="maker",
-        findings=() if right else (off,),
+        off=None if right else off,
         rests_on=("pinion_gap_low_mm", "pinion_gap_high_mm"),
     )
 
@@ -208,15 +205,14 @@ def _solenoid(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         return
     most, rule = solenoid_allowed_v(CRANKING_A.of(sheet), rules)
     words, fine = f"solenoid contact drops {drop:g} V, {most:g} V allowed", not over(drop, most)
-    yield value_of(
+    yield judged(
         SOLENOID_V,
         words,
-        standing_of(fine),
         value=drop,
         unit="V",
         low=0.0,
         high=most,
         basis=by_rule(rules, rule),
-        findings=() if fine else (SOLENOID_BAD.saying(words),),
+        off=None if fine else SOLENOID_BAD.saying(words),
         rests_on=(rule, "solenoid.heavy", "rated_v"),
     )

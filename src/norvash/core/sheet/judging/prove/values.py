@@ -8,10 +8,9 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.prove.field_proof import field_judged
-from norvash.core.sheet.judging.prove.points import Point
 from norvash.core.sheet.judging.prove.run import judge_run, told_of
 from norvash.core.sheet.judging.prove.since import run_now
-from norvash.core.sheet.measured import Measured, Standing, by_rule, standing_of, value_of
+from norvash.core.sheet.measured import Measured, Standing, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.outside import BRAKE_SLIPS
@@ -57,16 +56,15 @@ def _earth(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     earth, most = EARTH_OHM.of(sheet), rules["earth.ohm"]
     if earth is not None:
         words, high = f"protective earth {earth:g} Ω, allowed {most:g}", over(earth, most)
-        yield value_of(
+        yield judged(
             EARTH_OHM,
             words,
-            standing_of(not high),
             value=earth,
             unit="Ω",
             low=0.0,
             high=most,
             basis=by_rule(rules, "earth.ohm"),
-            findings=(EARTH_OPEN.saying(words),) if high else (),
+            off=EARTH_OPEN.saying(words) if high else None,
             rests_on=("earth.ohm", "protection"),
         )
 
@@ -97,14 +95,13 @@ def _brake(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     if held is None:
         return
     words, slips = f"its brake held {held:g} times its load, {least:g} is asked for", under(held, least)
-    yield value_of(
+    yield judged(
         BRAKE_HELD,
         words,
-        standing_of(not slips),
         value=held,
         low=least,
         basis=by_rule(rules, "brake.held"),
-        findings=(BRAKE_SLIPS.saying(words),) if slips else (),
+        off=BRAKE_SLIPS.saying(words) if slips else None,
         rests_on=("brake.held",),
     )
 
@@ -131,16 +128,14 @@ def _run(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     run = judge_run(sheet, rules)
     counts = list(run.found)
     for subject, told in told_of(sheet, run.points, run.at, rules):
-        of = _anchor(sheet, subject, run.points)
+        of = _anchor(sheet, subject)
         if of is not None:
             yield from _subject(subject, of, told, counts)
 
 
-def _anchor(sheet: Sheet, subject: str, points: tuple[Point, ...]) -> tuple[str, int] | None:
+def _anchor(sheet: Sheet, subject: str) -> tuple[str, int] | None:
     """Return the entry at which a subject of a run is said: the last of its figure, else any that was read."""
-    fields = (_AT[subject], *POINT, RUN_C)
-    read = ((f.id, n) for f in fields for n in reversed(f.places(sheet)) if not points or f.given(sheet, n))
-    return next(read, None)
+    return next(((f.id, n) for f in (_AT[subject], *POINT, RUN_C) for n in reversed(f.places(sheet))), None)
 
 
 def _subject(
