@@ -14,10 +14,11 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.rests_on import RESTS_ON, by_figure, found_by, grounds_of
+from norvash.core.sheet.judging.rests_on import by_figure, found_by, grounds_of
 from norvash.core.sheet.life import At, KeptLife
+from norvash.core.sheet.measured import NAMES
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import NorvashError
 from sheet_cases import PARTS, VISITS
@@ -95,10 +96,9 @@ def _family(name: str) -> bool:
 
 
 def test_every_name_is_a_rule_a_family_of_rules_or_a_figure() -> None:
-    for beginning, names in RESTS_ON.items():
-        assert any(i.startswith(beginning) for i in FINDINGS), beginning
-        for name in names:
-            assert name in RULES or name in BY_NAME or any(i.startswith(name) for i in RULES), name
+    for found in FINDINGS.values():
+        for name in found.rests_on:
+            assert name in RULES or name in BY_NAME or _family(name), name
 
 
 def test_it_is_said_what_a_finding_was_found_by() -> None:
@@ -118,5 +118,6 @@ def test_what_a_value_rests_on_is_a_rule_or_a_figure_and_off_means_found(case: s
     made = sheet(about, **entries)
     for m in measured_on(made, MotorRules(book(), about.motor_class), (4.0, 4.2)):
         assert [n for n in m.rests_on if n not in RULES and n not in BY_NAME and not _family(n)] == []
+        assert m.id in NAMES or field_of(m.id) is not None, m.id
         assert (m.standing == "off") == bool(m.findings), m.words
         assert made.entries.keys() >= set(m.of), m

@@ -9,10 +9,10 @@ from starlette.testclient import TestClient
 from conftest import NOW, Shop
 from full_sheet import filled
 from norvash.core.sheet.field import Pick, Quantity
-from norvash.core.sheet.judging.measuring import measured_at
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, STAGE_BY_ID
 from norvash.store import people
 from norvash.store.database import transaction
+from norvash.work.measured_table import values_of
 from norvash.work.sheet_page import sheet_page
 from norvash.work.sheet_told import sheet_told
 
@@ -38,10 +38,12 @@ def test_every_value_that_was_measured_stands_on_its_page_and_in_json(
     assert len(page.measured) > 20
     for stage in STAGE_BY_ID.values():
         text = unescape(client.get(f"/sheets/{sheet}/{stage.id}").text)
-        said = [m for m in measured_at(stage, page.sheet, page.context.rules) if not _picked(m.of[-1][0])]
+        said = [m for m in page.at(stage) if m.id != "length" and not _picked(m.of[-1][0])]
         assert [m.words for m in said if f"{m.words[0].upper()}{m.words[1:]}" not in text] == [], stage.id
+    assert [m.words for m in page.lengths if f"{m.value:.2f}" not in brushes_of(client, sheet)] == []
     told = sheet_told(shop.conn, sheet, NOW.date())["measured"]
-    assert told == [m.as_plain() for m in page.measured]
+    assert told == [v.as_plain() for v in values_of(shop.conn, page)]
+    assert {m.words for m in page.measured} <= {str(v["words"]) for v in told}
 
 
 @pytest.mark.parametrize("motor_class", ["industrial", "starter", "tool"])
@@ -52,6 +54,11 @@ def test_every_judged_quantity_that_was_entered_is_in_something_measured(shop: S
     telling = {(f, n) for f, n in entered if FIELD_BY_ID[f].tells}
     left = {f for f, _ in telling - of} - _BESIDE.keys()
     assert not left, " ".join(sorted(left))
+
+
+def brushes_of(client: TestClient, sheet: str) -> str:
+    """Return the page of the brushes, on which each length has a row of its own."""
+    return client.get(f"/sheets/{sheet}/brushes").text
 
 
 def _picked(field_id: str) -> bool:

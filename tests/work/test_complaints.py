@@ -8,6 +8,7 @@ from conftest import Shop
 from norvash.errors import InputError
 from norvash.work.logging_use import log_use
 from norvash.work.standing import refresh
+from norvash.work.undoing import undo
 
 BARS = ";".join(["0.40", "0.41", "0.40"] * 4)
 # What is looked for without power before a run to find it.
@@ -87,6 +88,24 @@ def test_not_come_back_is_said_with_use_or_a_day_in_between(shop: Shop) -> None:
     log_use(shop.conn, shop.later(minutes=5).act(), work.bench.motor, text="3", mode="increment")
     again.put("complaint-back", "not")
     assert not [x for x in again.page.visit.lives if x.stands]
+
+
+def test_still_there_rules_out_what_was_mended_then_and_stays_on_the_paper(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool").put("sign.trips=yes ruled-out.supply=yes")
+    work = ran(work, "still")
+    with pytest.raises(InputError, match="mended before it was said to be still there"):
+        work.put("complaint-now=this cause-was=supply")
+    work.put("complaint-now=still complaint-now=unknown")
+    undo(shop.conn, shop.later(minutes=1).act(), work.bench.id)
+    assert [g.word for g in work.bench.page.sheet.answers] == ["still", "this", "still"]
+    work.put("ruled-out.switch=yes")
+    assert work.bench.page.said.act.startswith("Found and mended: switch")
+    work.bench.ready()
+    work.bench.run(**BAND)
+    work.put("complaint-now=this cause-was=switch outcome=service").serve().bench.sign()
+    answers = work.told["complaint"]["answers"]
+    assert [a["words"] for a in answers] == 2 * ["still there", "gone: this was it"]
+    assert work.told["complaint"]["cause"] == "switch, trigger or speed tap"
 
 
 def test_what_was_found_leads_over_a_complaint_of_the_same_grade(shop: Shop) -> None:

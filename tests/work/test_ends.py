@@ -12,6 +12,8 @@ from norvash.core.sheet.judging.commutator.says import cut_says
 from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.judging.signing import holds, standing
 from norvash.core.sheet.judging.signs_shown import may_have_been
+from norvash.core.sheet.stages.gates import POWER
+from norvash.core.sheet.visit.gating import gate_now
 from norvash.errors import NeedsAnswer, NorvashError, NotFound
 from norvash.exchange.visit_export import export_text
 from norvash.work.brush_lines import brush_lines
@@ -196,6 +198,18 @@ def test_a_set_fitted_lets_polarity_and_insulation_be_read_as_left_and_no_spring
         left(bench, "force", "3.8", 1)
 
 
+def test_boxes_and_settings_of_which_some_were_read_are_not_whole_and_hold(shop: Shop) -> None:
+    bench = four(shop)
+    boxes(bench, "+-+")
+    assert [m.standing for m in bench.page.measured if m.id == "polarity"] == ["not whole"]
+    words = "polarity of the boxes: 3 of 4 read"
+    assert any(words in w for w in gate_now(POWER, bench.page.visit).missing)
+    assert any(words.capitalize() in h.words for h in bench.page.holds)
+    bench.put("box-polarity", "-", 4)
+    assert [m.standing for m in bench.page.measured if m.id == "polarity"] == ["right"]
+    assert not any("Polarity of the boxes" in h.words for h in bench.page.holds)
+
+
 def test_the_last_of_eight_boxes_that_are_read_again_asks_for_no_slip(shop: Shop) -> None:
     bench = four(shop, "8")
     boxes(bench, "++++----")
@@ -262,3 +276,17 @@ def test_a_wear_line_passed_is_a_step_of_its_ladder_and_no_length(shop: Shop) ->
     first, second = brush_lines(shop.conn, bench.page).lines
     assert (first.step, first.since_mm) == ("wear line 2, passed since 400 h: line 1 then", None)
     assert (second.step, second.rate_mm_per_kh) == ("wear line 1, as at 400 h", None)
+
+
+def test_a_set_that_is_fitted_does_nothing_for_a_spring_that_stayed(shop: Shop) -> None:
+    bench = four(shop)
+    bench.see(2, "spring.heat")
+    bench.fit("22", "22", "22", "22")
+    life = bench.life("spring.heat", 2)
+    assert (life.state, life.done) == ("open", ())
+    with pytest.raises(NeedsAnswer, match="slip of the pen"):
+        bench.see(2, "spring.heat", gone=True)
+    bench.put("task.springs", "yes")
+    assert bench.life("spring.heat", 2).state == "done not proven"
+    bench.put("gone.spring.heat", "yes", 2)
+    assert bench.life("spring.heat", 2).state == "proven"

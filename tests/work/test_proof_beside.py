@@ -13,7 +13,7 @@ from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs, safe_lacks
 from norvash.core.sheet.judging.prove.standstill import standstill_told
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.errors import Conflict, InputError
 
@@ -26,7 +26,7 @@ def looked(work: Work) -> Work:
     return work.put("looked.springs=yes looked.holders=yes sound.commutator=yes sound.windings=yes sound.drive=yes")
 
 
-def told(work: Work, say: Callable[[Sheet, MotorRules], Iterable[Said]]) -> str:
+def told(work: Work, say: Callable[[Sheet, MotorRules], Iterable[Measured]]) -> str:
     page = work.bench.page
     return " ".join(s.words for s in say(page.sheet, page.context.rules)).replace("\u202f", " ")
 
@@ -79,7 +79,7 @@ def test_a_generator_is_judged_with_its_drive_its_lamp_and_what_was_found(shop: 
     assert "its regulator, or the wiring" in said
     page = work.bench.page
     run = judge_run(page.sheet, page.context.rules)
-    rows = {r.words: (r.found, r.left) for r in before_after(page.sheet, run, page.context.rules)}
+    rows = {r.words: (r.found, r.value) for r in before_after(page.sheet, run, page.context.rules)}
     assert rows["At 1\u202f900 r/min"] == (0.4, 13.4)
     work.put("own-task@1=paint")
     with pytest.raises(InputError, match="Paint waits for the proof"):

@@ -140,6 +140,18 @@ def test_a_terminal_is_judged_without_a_current_too(shop: Shop, ohms: str, amps:
     assert work.bench.states[1, "terminal.measured"] == "proven"
 
 
+def test_battery_and_starter_of_two_crankings_are_never_taken_from_each_other(shop: Shop) -> None:
+    work = Work(shop, Bench(shop, shop.motor(motor_class="starter", figures={"rated_v": "12"}))).safe()
+    work.powered("cranking-v=8.4 starter-v=7.9")
+    work.put("task.battery=yes").powered("cranking-v=11.4")
+    lost = next(m for m in work.bench.page.measured if m.id == "cable-lost")
+    assert (lost.standing, lost.value) == ("not judged", None)
+    assert "not read in one cranking" in lost.words
+    work.powered("starter-v=11.1")
+    lost = next(m for m in work.bench.page.measured if m.id == "cable-lost")
+    assert (lost.standing, f"{lost.value:.1f}") == ("right", "0.3")
+
+
 def test_a_battery_that_was_never_right_gives_no_certificate_but_of_the_motor_alone(shop: Shop) -> None:
     """It is a finding with its work and proof, it holds “gone”, and it is graded beside the motor."""
     work = Work(shop, Bench(shop, shop.motor(motor_class="starter", figures={"rated_v": "12"}))).safe()
@@ -181,7 +193,12 @@ OUTSIDE = {
     "nothing there": ("tool", "supply-v=0", "supply.volts", "task.supply=yes supply-v=229"),
     "a joint": ("starter", "joint-v=0.9", "cable.joint", "task.joints=yes joint-v=0.1"),
     "a side": ("starter", "drop-return-v=0.9", "cable.return", "task.joints=yes drop-return-v=0.2"),
-    "to the starter": ("starter", "cranking-v=10.4 starter-v=9.2", "cable.both", "task.joints=yes starter-v=10"),
+    "to the starter": (
+        "starter",
+        "cranking-v=10.4 starter-v=9.2",
+        "cable.both",
+        "task.joints=yes cranking-v=10.4 starter-v=10",
+    ),
     "right to it": ("starter", "cranking-v=10.4 starter-v=9.9", "", ""),
     "a cord": ("tool", "seen.supply.cord=yes", "supply.cord", "task.cord=yes gone.supply.cord=yes"),
     "a switch": ("tool", "seen.switch.hurt=yes", "switch.hurt", "task.switch=yes gone.switch.hurt=yes"),

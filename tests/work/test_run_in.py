@@ -11,7 +11,8 @@ from norvash.core.running.log_typed import read_points
 from norvash.core.running.ran import ON
 from norvash.core.running.ran import ran_min as minutes_run
 from norvash.core.sheet.judging.prove.points import points_of
-from norvash.core.sheet.judging.run_in import judge, logged, plan_of, ran_min, steady
+from norvash.core.sheet.judging.run_in import logged, measured, plan_of, ran_min, steady
+from norvash.core.sheet.measured import findings_of
 from norvash.errors import Conflict, InputError
 from norvash.work.loading import load
 from norvash.work.standing import judge as judge_motor
@@ -39,7 +40,8 @@ def points(work: Work, *typed: str) -> Work:
 def watched(work: Work) -> list[str]:
     """Return what the run-in has found, in words."""
     page = work.bench.page
-    return [f.words for _, f in judge(page.sheet, page.context.rules) if f.id.startswith("runin.")]
+    measured_now = measured(page.sheet, page.context.rules)
+    return [f.words for _, f in findings_of(measured_now) if f.id.startswith("runin.")]
 
 
 def test_the_plan_is_the_makers_and_what_is_over_it_is_watched_until_faces_are_looked_at(shop: Shop) -> None:

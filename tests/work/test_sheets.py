@@ -83,6 +83,19 @@ def test_what_somebody_else_entered_is_not_overwritten_and_the_last_entry_can_be
     assert sheets.version_of(shop.conn, bench.id) > 0
 
 
+def test_what_the_old_set_was_found_with_is_not_taken_back_behind_a_fitting(bench: Bench, shop: Shop) -> None:
+    bench.put("waive.safe", "in parts")
+    bench.measure("20.6", "20.4")
+    shop.later(minutes=1).new_set(bench.motor, "", "22.1", "22.0", reason="at its limit")
+    with pytest.raises(Conflict, match="nothing of yours"):
+        undo(shop.conn, shop.act(), bench.id)
+    assert [x.found and x.found.typed for x in lines_of(shop, bench.page)] == ["20.6", "20.4"]
+    bench.see(1, "face.glazed")
+    undo(shop.conn, shop.act(), bench.id)
+    with pytest.raises(Conflict, match="nothing of yours"):
+        undo(shop.conn, shop.act(), bench.id)
+
+
 def test_a_signed_sheet_is_never_edited_only_added_to(bench: Bench, shop: Shop) -> None:
     with pytest.raises(Conflict, match="not signed yet"):
         add_to_signed(shop.conn, shop.act(), bench.id, "more")

@@ -2,14 +2,14 @@
 
 from collections.abc import Sequence
 
-from norvash.core.sheet.judging.prove.before_after import BeforeAfter
+from norvash.core.sheet.measured import Measured
 from norvash.core.text.words import grouped
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _ROW, _HEAD, _DOT, _LARGE = 44.0, 20.0, 5.0, 1000
 
 
-def before_after_drawn(rows: Sequence[BeforeAfter], width: float) -> Drawing:
+def before_after_drawn(rows: Sequence[Measured], width: float) -> Drawing:
     """Draw the figures of a proof. Units: width [px]. Shape: one row or more."""
     found_x, left_x, scale = 0.44 * width, 0.6 * width, (0.65 * width, 0.98 * width)
     made: list[Element] = [
@@ -24,10 +24,10 @@ def before_after_drawn(rows: Sequence[BeforeAfter], width: float) -> Drawing:
             label("text-tag", 0, y + 18, f"{row.words} {row.unit}"),
             label("text-soft", 0, y + 34, _band(row)),
             label("text-soft", found_x, y + 24, _number(row.found), "end"),
-            label("numeral", left_x, y + 26, _number(row.left), "end"),
+            label("numeral", left_x, y + 26, _number(row.value), "end"),
             *_scale(row, scale, y + 22),
         ]
-    told = "; ".join(f"{r.words} {_read(r.found)} as found, {_read(r.left)} as left" for r in rows)
+    told = "; ".join(f"{r.words} {_read(r.found)} as found, {_read(r.value)} as left" for r in rows)
     return Drawing(
         name="before-after",
         width=width,
@@ -36,7 +36,7 @@ def before_after_drawn(rows: Sequence[BeforeAfter], width: float) -> Drawing:
         description=f"{told}.",
         elements=tuple(made),
         head=("figure", "unit", "as found", "as left", "band"),
-        rows=tuple((r.words, r.unit, _number(r.found), _number(r.left), _band(r)) for r in rows),
+        rows=tuple((r.words, r.unit, _number(r.found), _number(r.value), _band(r)) for r in rows),
     )
 
 
@@ -50,7 +50,7 @@ def _number(value: float | None) -> str:
     return grouped(value) if abs(value) >= _LARGE else f"{value:.3g}"
 
 
-def _band(row: BeforeAfter) -> str:
+def _band(row: Measured) -> str:
     if row.low is not None and row.high is not None and row.low > 0:
         said = f"{_number(row.low)} to {_number(row.high)}"
     elif row.high is not None:
@@ -61,12 +61,12 @@ def _band(row: BeforeAfter) -> str:
     return ", ".join(filter(None, (said, notch)))
 
 
-def _scale(row: BeforeAfter, scale: tuple[float, float], y: float) -> list[Element]:
+def _scale(row: Measured, scale: tuple[float, float], y: float) -> list[Element]:
     """Return the scale of a row, none where there is nothing to hold its figures against."""
     edges = [x for x in (row.low, row.high, row.notch) if x is not None]
     if not edges:
         return []
-    figures = [x for x in (row.found, row.left) if x is not None]
+    figures = [x for x in (row.found, row.value) if x is not None]
     top = 1.15 * max(*edges, *figures, 1e-9) if figures else 1.15 * max(edges)
     (from_x, to_x), low = scale, 0.0
 
@@ -82,6 +82,6 @@ def _scale(row: BeforeAfter, scale: tuple[float, float], y: float) -> list[Eleme
         made.append(el("path", "copper", d=f"M{x - 5:.5g} {y - 14:.5g}h10l-5 8z"))
     if row.found is not None:
         made.append(el("circle", "dot-past", cx=at(row.found), cy=y, r=_DOT))
-    if row.left is not None:
-        made.append(el("circle", "dot", cx=at(row.left), cy=y, r=_DOT))
+    if row.value is not None:
+        made.append(el("circle", "dot", cx=at(row.value), cy=y, r=_DOT))
     return made

@@ -14,6 +14,7 @@ from norvash.exchange.said.told import Plain, plain_of
 from norvash.exchange.visit_file import ENTRIES, FORMAT, SCHEMA
 from norvash.store import motors, people, sheets, use
 from norvash.store.database import Connection
+from norvash.store.measured import list_measured
 from norvash.store.people import Done
 from norvash.work.context import Context
 from norvash.work.loading import load
@@ -30,12 +31,14 @@ def export_visit(conn: Connection, sheet_id: str) -> Plain:
     labels = {p.label: p.number for p in context.positions}
     told = [e for act in acts for e in _lines(conn, act, labels)]
     made = [*_before(conn, context, row), *told]
+    kept = [v.as_plain() for v in list_measured(conn, sheet_id)]
     return {
         "format": FORMAT,
         "schema": SCHEMA,
         "people": sorted({e["by"] for e in made}),
         "motor": _motor(conn, context, acts),
         "entries": made,
+        **({"measured": kept} if kept else {}),
     }
 
 

@@ -12,6 +12,7 @@ from norvash.exchange.said.told import Line, MotorTold, Words
 
 FORMAT, SCHEMA = "norvash visit", 1
 _MOST_PEOPLE = 100
+_MOST_MEASURED = 20_000
 
 
 class _Strict(BaseModel):
@@ -23,6 +24,22 @@ class Person(_Strict):
 
     name: Words
     answer: Literal["another"]
+
+
+class MeasuredTold(BaseModel):
+    """A measured value as it was kept with the signature of a sheet: to be read, and compared when it is played."""
+
+    model_config = ConfigDict(extra="ignore", frozen=True)
+
+    stage: str
+    id: str
+    spot: int
+    sight: str
+    what: str
+    said: str
+    standing: str
+    grade: str | None
+    words: str
 
 
 Entry = (
@@ -47,13 +64,16 @@ ENTRIES: dict[str, type[Line]] = {get_args(line.model_fields["do"].annotation)[0
 
 
 class VisitFile(_Strict):
-    """A visit as a file: who is in it, the motor, and what was done, in order."""
+    """A visit as a file: who is in it, the motor, and what was done, in order; what was measured, as it was kept with
+    the signature, is there to be read: playing never takes it, and says where it comes to something else.
+    """
 
     format: Literal["norvash visit"]
     schema_: int = Field(alias="schema")
     people: Annotated[tuple[Words | Person, ...], Field(min_length=1, max_length=_MOST_PEOPLE)]
     motor: MotorTold
     entries: Annotated[tuple[Annotated[Entry, Field(discriminator="do")], ...], Field(min_length=1)]
+    measured: Annotated[tuple[MeasuredTold, ...], Field(max_length=_MOST_MEASURED)] = ()
 
     @property
     def names(self) -> tuple[str, ...]:

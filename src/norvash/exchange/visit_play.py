@@ -3,12 +3,13 @@
 import hashlib
 import json
 import uuid
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from contextlib import closing, contextmanager
 from dataclasses import asdict, dataclass, field
 from datetime import datetime
 from pathlib import Path
 
+from norvash.core.sheet.kept_value import KeptValue
 from norvash.core.sheet.stages.catalogue import field_of, stage_of
 from norvash.errors import InputError, NeedsAnswer, NorvashError
 from norvash.exchange import visit_file as v
@@ -21,6 +22,7 @@ from norvash.exchange.visit_read import MOST_BYTES, read_visit
 from norvash.exchange.visit_told import Plain, stage_told
 from norvash.store import motors, people
 from norvash.store.database import Connection, connect
+from norvash.store.measured import list_measured
 from norvash.store.ready import prepare
 from norvash.store.trouble import unavailable
 from norvash.work.acting import Act, FromFile
@@ -41,7 +43,9 @@ class Refused:
 
 @dataclass(slots=True, kw_only=True)
 class Played:
-    """What was played: the sheets, what was told after each stage, what was refused, and how many entries were new."""
+    """What was played: the sheets, what was told after each stage, what was refused, how many entries were new, and
+    where what was measured comes to something else than the file says.
+    """
 
     sheets: list[str] = field(default_factory=list)
     told: list[Plain] = field(default_factory=list)
@@ -49,6 +53,7 @@ class Played:
     new: int = 0
     there: int = 0
     stopped: bool = False
+    differs: list[str] = field(default_factory=list)
 
 
 def stage_of_entry(entry: v.Entry) -> str:
@@ -184,7 +189,17 @@ class _Player:
         if not made.told and self.sheet_id:
             last = self.visit.entries[-1]
             made.told.append(stage_told(self.conn, self.sheet_id, stage_of_entry(last), 0, last.at.date()))
+        made.differs += self._differs() if self.visit.measured and self.sheet_id else ()
         return made
+
+    def _differs(self) -> Iterator[str]:
+        """Yield what was measured and is judged otherwise here than in the file, or is only in one of them."""
+        then, here = _judged(self.visit.measured), _judged(list_measured(self.conn, self.sheet_id))
+        called = {_at(m): m.what for m in list_measured(self.conn, self.sheet_id)}
+        called |= {_at(m): m.what for m in self.visit.measured}
+        for at in (at for at in {**then, **here} if then.get(at) != here.get(at)):
+            was, now = (", ".join(x.get(at, ["not there"])) for x in (then, here))
+            yield f"{called[at]}, as {at[-1]}: {was} in the file, {now} here"
 
     def _one(self, n: int, entry: v.Entry) -> bool:
         """Play one entry; return whether it was new."""
@@ -206,6 +221,23 @@ class _Player:
             self.motor_id = result
         if result is not None and isinstance(entry, Open):
             self.sheet_id = result
+
+
+_At = tuple[str, str, int, str]
+
+
+def _at(value: v.MeasuredTold | KeptValue) -> _At:
+    """Return by what a value is known: its stage, its name and spot, its sight."""
+    return value.stage, value.id, value.spot, value.sight
+
+
+def _judged(values: Iterable[v.MeasuredTold | KeptValue]) -> dict[_At, list[str]]:
+    """Return as what values were judged, by what they are known."""
+    made: dict[_At, list[str]] = {}
+    for m in values:
+        grade = f" ({m.grade})" if m.grade else ""
+        made.setdefault(_at(m), []).append(f"{m.standing}{grade}")
+    return made
 
 
 def _refused(n: int, stage: str, entry: v.Entry, error: NorvashError) -> Refused:
@@ -242,6 +274,7 @@ def words_of(played: Played) -> Iterator[str]:
         yield from _stage_words(told)
     for r in played.refused:
         yield f"refused: entry {r.entry}, {r.stage}, {r.what}{f' [{r.at}]' if r.at else ''}: {r.problem} {r.remedy}"
+    yield from (f"differs: {words}" for words in played.differs)
     yield f"{played.new} played, {played.there} there already, {len(played.refused)} refused."
 
 

@@ -13,7 +13,7 @@ from norvash.core.record.sets import BrushesRenewed, NotesBegun, RoundNoted, Set
 from norvash.core.record.sheet import Entered, KindChanged, Opened, SightSaid, Signed, TakenBack
 from norvash.core.record.stated import BackInUse, Confirmed, FiguresStated, Registered
 from norvash.core.record.used import UseLogged, UseStruck
-from norvash.store import entries, lives, motors, moved, notes, retired, rounds, seen, sets, sheets, use
+from norvash.store import entries, lives, measured, motors, moved, notes, retired, rounds, seen, sets, sheets, use
 from norvash.store.database import Connection
 from norvash.store.restated import restate, restate_figures, restate_fitting, restate_retired
 
@@ -218,6 +218,7 @@ def _signed(said: Signed, conn: Connection, by: By) -> None:
         rounds.finish_round(conn, a_round.id, by.at)
     lives.sign_lives(conn, said.row.id, said.found, by.act_id)
     sheets.sign_sheet(conn, said.row)
+    measured.keep_measured(conn, said.row.id, said.measured)
     if said.retired is not None:
         _retired(conn, said.retired, by)
 

@@ -2,7 +2,6 @@
 
 import json
 from collections.abc import Sequence
-from dataclasses import dataclass
 from datetime import datetime
 
 from norvash.core.sheet.given import Earlier, Given, Sight
@@ -61,6 +60,19 @@ def list_slips(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given, G
     ).fetchall()
     standing = {r["id"]: r for r in conn.execute(f"{_ENTRY} where e.sheet_id = :id", {"id": sheet_id})}
     return [(r["field"], r["place"], _given(r), _given(standing[r["replaced_by"]])) for r in rows]
+
+
+def list_answers(conn: Connection, sheet_id: str, field: str) -> tuple[tuple[Given, ...], str]:
+    """Return everything that was answered in a field of a sheet, in order, no slip of the pen and nothing that was
+    taken back; and the id of the one that stands, empty without one.
+    """
+    rows = conn.execute(
+        f"""{_ENTRY} left join entry n on e.replaced_by = n.id
+            where e.sheet_id = :id and e.field = :field and e.word <> ''
+            and (n.id is null or (n.id <> e.id and n.slip = 0)) order by a.seq""",
+        {"id": sheet_id, "field": field},
+    ).fetchall()
+    return tuple(_given(r) for r in rows), next((r["id"] for r in rows if r["replaced_by"] is None), "")
 
 
 def list_replaced(conn: Connection, sheet_id: str) -> list[tuple[str, int, Given, Given]]:
@@ -249,51 +261,3 @@ def take_back(conn: Connection, value_id: str, *, reading: bool) -> None:
 def let_go(conn: Connection, value_id: str, *, reading: bool) -> None:
     """Let a value go, an entry or a reading: it stays in the record and counts for nothing."""
     conn.execute(f"update {'reading' if reading else 'entry'} set replaced_by = id where id = :id", {"id": value_id})
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class LastDone:
-    """The newest thing that a person entered on a sheet and that still counts; a reading or a finding in its round."""
-
-    kind: str
-    id: str
-    field: str
-    place: int
-    sight: Sight
-    typed: str
-    round_id: str
-    at: datetime
-
-
-def last_of(conn: Connection, sheet_id: str, person_id: str) -> LastDone | None:
-    """Return what a person entered last on a sheet, entry, reading or finding; None when nothing is left."""
-    row = conn.execute(
-        """select * from (
-             select 'entry' as kind, e.id, e.field, e.place, e.sight, e.typed, '' as round_id, a.seq, a.at
-              from entry e join act a on a.id = e.act_id
-              where e.sheet_id = :sheet and a.person_id = :person and e.replaced_by is null
-                and a.job <> 'fit a new set'
-             union all
-             select 'reading', g.id, '', g.position_number, g.sight, g.typed, g.round_id, a.seq, a.at
-              from round r join reading g on g.round_id = r.id join act a on a.id = g.act_id
-              where r.sheet_id = :sheet and a.person_id = :person and g.replaced_by is null
-                and a.job <> 'fit a new set'
-             union all
-             select 'finding', f.id, f.seen, f.position_number, f.sight, '', f.round_id, a.seq, a.at
-              from round r join finding f on f.round_id = r.id join act a on a.id = f.act_id
-              where r.sheet_id = :sheet and a.person_id = :person and f.struck_act_id is null
-           ) order by seq desc limit 1""",
-        {"sheet": sheet_id, "person": person_id},
-    ).fetchone()
-    if row is None:
-        return None
-    return LastDone(
-        kind=row["kind"],
-        id=row["id"],
-        field=row["field"],
-        place=row["place"],
-        sight=row["sight"],
-        typed=row["typed"],
-        round_id=row["round_id"],
-        at=datetime.fromisoformat(row["at"]),
-    )

@@ -211,16 +211,17 @@ def list_sighted(conn: Connection, round_id: str) -> list[ReadingRow]:
     return [_reading(r) for r in rows]
 
 
-def list_corrected(conn: Connection, sheet_id: str) -> list[tuple[ReadingRow, str]]:
-    """Return the readings of a sheet that another one has replaced, each with what was typed instead, in order."""
+def list_corrected(conn: Connection, sheet_id: str) -> list[tuple[ReadingRow, str, str]]:
+    """Return the readings of a sheet that another one has replaced, each with what was typed instead and by whom."""
     rows = conn.execute(
-        """select g.*, n.typed as instead, p.name as person, a.at, a.played_by
+        """select g.*, n.typed as instead, p.name as person, a.at, a.played_by, np.name as by_name
            from reading g join act a on a.id = g.act_id
            join person p on p.id = a.person_id join reading n on n.id = g.replaced_by join round r on r.id = g.round_id
+           join act na on na.id = n.act_id join person np on np.id = na.person_id
            where r.sheet_id = :id and n.id <> g.id order by a.seq""",
         {"id": sheet_id},
     )
-    return [(_reading(r), r["instead"]) for r in rows]
+    return [(_reading(r), r["instead"], r["by_name"]) for r in rows]
 
 
 def fetch_reading(conn: Connection, reading_id: str) -> tuple[ReadingRow, str]:

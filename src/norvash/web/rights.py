@@ -45,6 +45,7 @@ GET /sheets/{sheet_id}
 GET /sheets/{sheet_id}/bar-map
 GET /sheets/{sheet_id}/cut
 GET /sheets/{sheet_id}/file
+GET /sheets/{sheet_id}/measured.csv
 GET /sheets/{sheet_id}/version
 GET /sheets/{sheet_id}/{stage}
 GET /sums

@@ -4,7 +4,7 @@ from datetime import date, timedelta
 
 from norvash.core.edges import over
 from norvash.core.sheet.field import Decision, Field
-from norvash.core.sheet.judging.signs_shown import may_have_been
+from norvash.core.sheet.judging.signs_shown import causes_mended, may_have_been, mended_causes
 from norvash.core.sheet.life import At, Life
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.records import PutOff
@@ -139,8 +139,15 @@ def _is_found(context: Context, at: At, today: date) -> None:
 
 def _was_mended(context: Context, cause: str, today: date) -> None:
     sheet = context.open_sheet
-    if sheet is None or cause in may_have_been(sheet, judge(context, today).found.lives):
+    lives = judge(context, today).found.lives
+    if sheet is None or cause in may_have_been(sheet, lives):
         return
+    if cause in (*causes_mended(lives), *mended_causes(sheet)):
+        raise InputError(
+            f"“{dict(CAUSE_WAS.choices)[cause]}” was mended before it was said to be still there: it was not that.",
+            "Name what was mended since; else say “gone, cause not known”.",
+            "value",
+        )
     raise InputError(
         f"“{dict(CAUSE_WAS.choices)[cause]}” was not mended at this visit.",
         "Tick the work on it, or name the cause on Decide as found and mended; else say “gone, cause not known”.",

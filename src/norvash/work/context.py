@@ -19,11 +19,13 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import Ground, Standing, grounds_before
+from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.judging.run_in import bedded_h
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.sheet.stages.prove.run_fields import stands_at
+from norvash.core.sheet.visit.visit import Visit
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import CALENDAR_RATE, Rate, rate_of_use
 from norvash.core.use.season import Window, season_of
@@ -32,7 +34,7 @@ from norvash.core.verdict.values import Findings
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
 from norvash.store.stamps import Stamp, stamp_of
-from norvash.work.sheet_state import NOT_COMPARED, Compared, SinceWithdrawn, beside, sheet_from
+from norvash.work.sheet_state import NOT_COMPARED, Compared, SinceWithdrawn, beside, sheet_from, worn_mm
 
 # What follows from the newest sheet and the figures in force alone.
 _OF_SHEET = ("figures", "facts", "sheet")
@@ -194,6 +196,27 @@ class Context:
     def judged(self) -> dict[date, tuple[Findings, Verdict, Verdict]]:
         """Return what was said of it already, by the day on which it was judged."""
         return {}
+
+    @cached_property
+    def worn_mm(self) -> tuple[float, ...]:
+        """Return what each brush of the fitted set has lost [mm]."""
+        return worn_mm(self.sets, self.figures)
+
+    @cached_property
+    def visits(self) -> dict[tuple[str, ...], tuple[Findings, Visit]]:
+        """Return what was worked out of its newest sheet already, by the brushes of which it is not said which was
+        read.
+        """
+        return {}
+
+    def visit(self, sheet: Sheet, found: Findings, asked: tuple[str, ...] = ()) -> Visit:
+        """Return a sheet of this motor with what was found on it; its newest one is put together once."""
+        if sheet is not self.sheet:
+            return visit_of(sheet, found, self.rules, asked)
+        known = self.visits.get(asked)
+        if known is None or known[0] is not found:
+            known = self.visits[asked] = (found, visit_of(sheet, found, self.rules, asked))
+        return known[1]
 
     @property
     def open_sheet(self) -> Sheet | None:

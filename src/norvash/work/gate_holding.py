@@ -5,7 +5,6 @@ from datetime import datetime
 
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.gate import GateNow
-from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.part import RUN
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.catalogue import field_of
@@ -81,7 +80,7 @@ def hold_at_gate(sheet: Sheet, needs: str, context: Context, now: datetime, *, o
         )
     if needs == "dead":
         return
-    gate, visit = GATES[needs], visit_of(sheet, judge(context, now.date()).found, context.rules)
+    gate, visit = GATES[needs], context.visit(sheet, judge(context, now.date()).found)
     now_is = ticked(gate, sheet, context.rules) if gate is SAFE else gate_now(gate, visit)
     now_is = _but_for_the_run(now_is) if of_run else now_is
     if now_is.is_open:

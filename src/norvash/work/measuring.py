@@ -17,10 +17,8 @@ from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.shared import CONTOUR_FACES
 from norvash.core.sheet.visit.done import done_tasks, last_work, worked_on
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import rounds, seen
+from norvash.store import people, rounds, seen
 from norvash.store.database import Connection
-from norvash.store.forecasts import Made
-from norvash.store.rounds import RoundRow
 from norvash.work.acting import Act, Change
 from norvash.work.context import Context
 from norvash.work.gate_holding import hold_at_gate
@@ -31,6 +29,7 @@ from norvash.work.settling import doubt_about
 from norvash.work.sheets import NOT_SAID, sheet_of, unsigned
 from norvash.work.sighting import Seeing, sight_for
 from norvash.work.standing import Judged, foresee, judge
+from norvash.work.taken_on_stop import comes_later
 
 
 def record(
@@ -94,12 +93,19 @@ class _Length:
     ways: tuple[str, str]
     touched: bool
 
+    @property
+    def person(self) -> str:
+        return "" if comes_later(self.now) else people.fetch_person(self.conn, self.now.person_id).name
+
     def there(self, sight: Sight) -> There | None:
         row, position = _round_for(self.context, self.sheet_id, sight), self.plan.number
         again = position in row.left
         stands = row.found if sight == "found" and again else row.readings if again == (sight == "left") else {}
         found = stands.get(position)
-        return None if found is None else There(found.id, measured_words(found))
+        if found is None:
+            return None
+        read_then = rounds.fetch_reading(self.conn, found.id)[0]
+        return There(found.id, measured_words(found), read_then.person if read_then.typed != self.text.strip() else "")
 
     def made(self, sight: Sight, *, slip: bool = False) -> BrushRead:
         del slip  # of a length both values stand in the record, whichever it was
@@ -251,6 +257,10 @@ class _Seen:
     gone: bool
     touched: bool
 
+    @property
+    def person(self) -> str:
+        return ""  # what is seen on a brush adds to what others saw; taking it back is asked about by itself
+
     def there(self, sight: Sight) -> There | None:
         position, finding = self.at
         return There("", finding.words) if self.gone and self.row.shows(position, finding.id, sight) else None
@@ -276,24 +286,3 @@ class _Seen:
 
     def meanwhile(self, there: There) -> Conflict:
         raise LookupError(there)  # nobody is in the way of anybody
-
-
-def forecast_left(row: RoundRow, context: Context, at: datetime) -> Made | None:
-    """Return the forecast as it stands when a round is closed, to be held against what comes; None without one."""
-    ahead = context.state.ahead
-    if ahead is None or not ahead.visits:
-        return None
-    return Made(
-        round_id=row.id,
-        set_id=row.set_id,
-        motor_id=row.motor_id,
-        at=at,
-        visits=ahead.visits,
-        p05_units=ahead.p05_units,
-        p10_units=ahead.p10_units,
-        p50_units=ahead.p50_units,
-        p90_units=ahead.p90_units,
-        p95_units=ahead.p95_units,
-        look_units=ahead.look_units,
-        tail=ahead.tail,
-    )

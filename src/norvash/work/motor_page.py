@@ -4,7 +4,6 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.record.record import SheetRow
-from norvash.core.sheet.judging.catalogue import visit_of
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.visit.visit import Visit
@@ -62,7 +61,7 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
         history=history(people.list_acts(conn, motor_id, _ACTS), context.unit),
         answered=rounds.list_answered(conn, motor_id),
         rests=rests_on(conn, made),
-        visit=None if whole is None else visit_of(_sheet_of(conn, context, whole), found, context.rules),
+        visit=None if whole is None else context.visit(_sheet_of(conn, context, whole), found),
         whole=whole,
     )
 

@@ -10,7 +10,7 @@ from norvash.core.record.sheet import Entered
 from norvash.core.sheet.given import Sight
 from norvash.errors import Conflict
 from norvash.work.context import Context
-from norvash.work.sighting import Seeing, slip
+from norvash.work.sighting import Seeing, others, slip
 from norvash.work.standing import Judged, judge
 
 Put = Entered | BrushRead | BrushSeen
@@ -18,14 +18,19 @@ Put = Entered | BrushRead | BrushSeen
 
 @dataclass(frozen=True, slots=True)
 class There:
-    """What stands at a place in one sight: its id, and its words."""
+    """What stands at a place in one sight: its id, its words, and whose it is."""
 
     id: str
     words: str
+    person: str = ""
 
 
 class Value(Protocol):
-    """A value on its way to a place of a sheet."""
+    """A value on its way to a place of a sheet, of a person."""
+
+    @property
+    def person(self) -> str:
+        """Return whose it is, empty for one that tells of what was done before it was sent."""
 
     def there(self, sight: Sight) -> There | None:
         """Return what stands there in a sight."""
@@ -61,7 +66,7 @@ def put(context: Context, value: Value, seeing: Seeing, *, sight: Sight, replace
     """Return a value as it is to be kept; one that is asked about takes the place of nothing.
 
     `replaces` is what the person saw there. Raises: Conflict for what somebody else put there meanwhile; NeedsAnswer
-    where it could be a slip or a second measurement; what making it raises.
+    where it could be a slip or a second measurement, or that was somebody else's; what making it raises.
     """
     there = value.there(sight)
     if sight != "asked" and there is not None and there.id != replaces:
@@ -75,6 +80,7 @@ def put(context: Context, value: Value, seeing: Seeing, *, sight: Sight, replace
     slipped, then = slip(
         before, judged.found.lives, taken.words, seeing, sight=sight, worked=partial(value.worked, sight)
     )
+    others(taken.words, taken.person, value.person, seeing, worked=partial(value.worked, sight))
     if not slipped and then == sight:
         return Placed(said, sight, there, slip=False, judged=judged)
     said = value.made(then, slip=slipped)

@@ -10,7 +10,7 @@ from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
 from norvash.core.sheet.judging.prove.standstill import standstill_told
 from norvash.core.sheet.judging.run_in import plan_of
 from norvash.core.sheet.judging.windings.values import told_first as of_windings
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.commutator.stage import STAGE as COMMUTATOR
@@ -42,7 +42,7 @@ def _measured(page: SheetPage, stage: Stage) -> Iterator[str]:
     return (m.words for m in page.at(stage))
 
 
-def _words(said: Iterable[Said]) -> Iterator[str]:
+def _words(said: Iterable[Measured]) -> Iterator[str]:
     return (s.words for s in said)
 
 

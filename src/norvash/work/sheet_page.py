@@ -11,7 +11,7 @@ from norvash.core.motor.record import MotorState
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.before.measured import signs_before
-from norvash.core.sheet.judging.catalogue import visit_of
+from norvash.core.sheet.judging.brushes.lengths import lengths
 from norvash.core.sheet.judging.commutator.slots_here import PLANNED, planned_minutes
 from norvash.core.sheet.judging.measuring import measured_at, measured_on
 from norvash.core.sheet.judging.signing import Hold, holds
@@ -20,6 +20,7 @@ from norvash.core.sheet.measured import Measured, by_entry
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
+from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED, STOPS
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
@@ -88,7 +89,24 @@ class SheetPage:
 
     def at(self, stage: Stage) -> tuple[Measured, ...]:
         """Return what was measured at a stage."""
-        return measured_at(stage, self.sheet, self.context.rules)
+        made = measured_at(stage, self.sheet, self.context.rules, self.worn_mm)
+        return (*made, *self.lengths) if stage is BRUSHES else made
+
+    @property
+    def unjudged(self) -> list[str]:
+        """Return what was read and proves nothing, in words; of coils it is said of all of them together."""
+        return [m.words for m in self.measured if m.standing in ("not judged", "not whole") and m.id != "coil"]
+
+    @property
+    def lengths(self) -> tuple[Measured, ...]:
+        """Return the lengths that were read on it, nothing on a sheet that is not the motor's newest."""
+        here = self.context.sheet is self.sheet and self.visit.read_here
+        return tuple(lengths(self.found, self.context.figures, self.context.rules)) if here else ()
+
+    @property
+    def worn_mm(self) -> tuple[float, ...]:
+        """Return what each brush has lost [mm], nothing on a sheet that is not the motor's newest."""
+        return self.context.worn_mm if self.context.sheet is self.sheet else ()
 
     @property
     def grade(self) -> Grade | None:
@@ -134,8 +152,8 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
     cases = entries.count_causes(conn, context.motor.motor_class) if sought else {}
     cause = diagnosis_of(sheet, signs, rules, found.lives, cases) if sought else None
     asked = _asked_readings(conn, context, row)
-    measured = measured_on(sheet, rules)
-    visit, done = visit_of(sheet, found, rules, asked), done_tasks(sheet)
+    measured = measured_on(sheet, rules, context.worn_mm if own is not None else ())
+    visit, done = context.visit(sheet, found, asked), done_tasks(sheet)
     return SheetPage(
         row=row,
         sheet=sheet,

@@ -23,6 +23,7 @@ from norvash.core.sheet.measured import unjudged
 from norvash.core.sheet.sheet import Baseline, Lent, Sheet, Spot
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
+from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, stands_at
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
@@ -42,12 +43,13 @@ _OF_RUN = frozenset((RUN_HOW.id, *(f.id for f in RUN_FIELDS)))
 @dataclass(frozen=True, slots=True)
 class Compared:
     """What earlier visits left to compare with: the last values of fields that are compared, what they lend to the
-    stacks, and how it ran after the last good repair.
+    stacks, and how it ran after the last good repair; and how it was answered whether the complaint is gone.
     """
 
     earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=dict)
     lent: Mapping[tuple[str, int], Lent] = field(default_factory=dict)
     baseline: Baseline | None = None
+    answers: tuple[Given, ...] = ()
 
 
 NOT_COMPARED = Compared()
@@ -58,13 +60,25 @@ def compared_with(conn: Connection, row: SheetRow, written: Mapping[Spot, Given]
     fields = {f for f, _, _ in written}
     earlier = entries.list_earlier(conn, row.motor_id, row.number, _COMPARED) if fields.intersection(_COMPARED) else {}
     return Compared(
-        earlier=earlier, lent=lent_to(conn, row, fields), baseline=_baseline(conn, row) if fields & _OF_RUN else None
+        earlier=earlier,
+        lent=lent_to(conn, row, fields),
+        baseline=_baseline(conn, row) if fields & _OF_RUN else None,
+        answers=_answers(conn, row.id, written) if COMPLAINT_NOW.id in fields else (),
     )
+
+
+def _answers(conn: Connection, sheet_id: str, written: Mapping[Spot, Given]) -> tuple[Given, ...]:
+    """Return how it was answered whether the complaint is gone, in order: those in the record, and one that is new."""
+    kept, stood = entries.list_answers(conn, sheet_id, COMPLAINT_NOW.id)
+    now = next((g for (f, _, _), g in written.items() if f == COMPLAINT_NOW.id), None)
+    is_new = now is not None and all(g.id != now.id for g in kept)
+    gone = stood if now is None or (stood != now.id and (not is_new or now.slip)) else ""  # taken back, or a slip
+    return tuple(g for g in (*kept, *([now] if now is not None and is_new else [])) if g.id != gone)
 
 
 def compares(field_id: str) -> bool:
     """Tell whether something in a field is compared with what earlier visits left."""
-    return field_id in _COMPARED or field_id in _OF_RUN or field_id in _STACKED
+    return field_id in _COMPARED or field_id in _OF_RUN or field_id in _STACKED or field_id == COMPLAINT_NOW.id
 
 
 def sheet_from(row: SheetRow, facts: Facts, written: Mapping[Spot, Given], compared: Compared) -> Sheet:
@@ -83,6 +97,7 @@ def sheet_from(row: SheetRow, facts: Facts, written: Mapping[Spot, Given], compa
         earlier=compared.earlier,
         lent=compared.lent,
         baseline=compared.baseline,
+        answers=compared.answers,
     )
 
 
@@ -184,7 +199,7 @@ def _told(
         answered=done,
         places=places,
         new=new_brushes(sheet.id, sets, places),
-        unjudged=unjudged(measured_on(sheet, rules)),
+        unjudged=unjudged(measured_on(sheet, rules, worn_mm(sets, figures))),
         seen_again=frozenset(at for r in here for at in r.seen_left),
         measured=any(all(n in r.readings for n in places) for r in here if r in sets[-1].rounds),
     )
@@ -200,14 +215,14 @@ def _sights(
     rules: MotorRules,
 ) -> tuple[dict[At, Finding], dict[At, Finding]]:
     """Return what is found on a sheet, its rounds and by what its set states, as it was found and as it is now."""
-    worn_mm, old = _worn(sets, figures), [s for s in sets if s.sheet_id != sheet.id] or sets[:1]
+    worn, old = worn_mm(sets, figures), [s for s in sets if s.sheet_id != sheet.id] or sets[:1]
     stated = [(0, f) for f in differences(sets[-1], sheet, figures, rules)]
-    now = by_place([*noted(sheet, rules, worn_mm), *(n for r in here for n in r.seen), *stated], kept)
+    now = by_place([*noted(sheet, rules, worn), *(n for r in here for n in r.seen), *stated], kept)
     before = sheet.as_found
     if before is sheet and not any(r.seen_left for r in here) and old[-1] is sets[-1]:
         return now, now
     stated = [(0, f) for f in differences(old[-1], before, figures, rules)]
-    return by_place([*noted(before, rules, worn_mm), *(n for r in here for n in r.as_found.seen), *stated], kept), now
+    return by_place([*noted(before, rules, worn), *(n for r in here for n in r.as_found.seen), *stated], kept), now
 
 
 def _then(sheet: Sheet, told: Told, sets: Sequence[BrushSet], grounds: tuple[Ground, ...]) -> Mapping[At, Then]:
@@ -259,7 +274,7 @@ def _overrules(sheet: Sheet) -> tuple[Overrule, ...]:
     )
 
 
-def _worn(sets: Sequence[BrushSet], figures: Figures) -> tuple[float, ...]:
+def worn_mm(sets: Sequence[BrushSet], figures: Figures) -> tuple[float, ...]:
     """Return what each brush of the fitted set has lost by its newest reading [mm], nothing for a set of
     unknown age.
     """

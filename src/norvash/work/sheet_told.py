@@ -9,6 +9,7 @@ from norvash.core.sheet.stages.catalogue import stage_of
 from norvash.core.sheet.stages.sign import ADDITION
 from norvash.store import rounds, sheets
 from norvash.store.database import Connection
+from norvash.work.measured_table import values_of
 from norvash.work.sheet_page import SheetPage, sheet_page
 from norvash.work.visit_told import Plain, visit_told
 
@@ -40,7 +41,7 @@ def sheet_told(conn: Connection, sheet_id: str, today: date) -> Plain:
         "standing": signed.get("standing", []) if row.signed_at is not None else list(standing(page.visit)),
         "next_look": {"on": signed.get("look_on", page.look.on), "at_units": signed.get("look_at", page.look.at)},
         "visit": so_far if row.signed_at is None else page.told,
-        "measured": [m.as_plain() for m in page.measured] if row.signed_at is None else [],
+        "measured": [v.as_plain() for v in values_of(conn, page)],
         "entries": [
             _entry(f, p, s, g) for (f, p, s), g in sorted(page.sheet.written.items(), key=_at) if f != ADDITION.id
         ],

@@ -121,9 +121,15 @@ class _Entry:
     touched: bool
     by: By
 
+    @property
+    def person(self) -> str:
+        return "" if comes_later(self.now) else self.by.person
+
     def there(self, sight: Sight) -> There | None:
         given = self._given(sight)
-        return None if given is None else There(given.id, given.typed)
+        if given is None:
+            return None
+        return There(given.id, given.typed, given.person if given.typed != self.text.strip() else "")
 
     def _given(self, sight: Sight) -> Given | None:
         return self.sheet.written.get((self.field.id, self.place, sight))

@@ -10,7 +10,7 @@ from norvash.core.text.words import listed
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import Conflict, InputError, NeedsAnswer
 
-MISTYPED, AGAIN = "mistyped", "again"
+MISTYPED, AGAIN, ONCE_MORE = "mistyped", "again", "second"
 _MOST = 200
 _SIGHTS: dict[str, str] = {"found": "as it was found, before the work", "left": "as it was left, after the work"}
 
@@ -111,6 +111,26 @@ def slip(
         "value",
         (slipped, again) if since else (slipped,),
         AGAIN if since else MISTYPED,
+    )
+
+
+def others(there: str, whose: str, person: str, seeing: Seeing, *, worked: Callable[[], bool]) -> None:
+    """Ask before a value takes the place of somebody else's, also where nothing gets milder: nobody's value goes by a
+    keystroke.
+
+    Raises: NeedsAnswer.
+    """
+    answered = seeing.answer in (AGAIN, ONCE_MORE, "left") or (seeing.answer == MISTYPED and seeing.why.strip())
+    if "" in (whose, person) or whose == person or answered:
+        return
+    said = "A slip needs a reason. " if seeing.answer == MISTYPED else ""
+    again = ((AGAIN, "Measured again after work"),) if worked() else ()
+    raise NeedsAnswer(
+        f"{said}{whose} entered “{there}” here. Was that a slip of the pen, or did you measure it once more?",
+        "Say which, and of a slip why: both values stay in the record, each with its name.",
+        "value",
+        ((MISTYPED, f"“{there}” was a slip"), (ONCE_MORE, "Measured once more, this one counts"), *again),
+        AGAIN if again else ONCE_MORE,
     )
 
 

@@ -21,8 +21,9 @@ from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
 from norvash.work.context import Context
 from norvash.work.entered import entered, told
+from norvash.work.forecast_left import forecast_left
 from norvash.work.loading import load
-from norvash.work.measuring import forecast_left
+from norvash.work.measured_table import values_now
 from norvash.work.saying import Saying, say
 from norvash.work.sheet_page import SheetPage, shown
 from norvash.work.sheets import unsigned
@@ -52,6 +53,7 @@ def sign(conn: Connection, act: Act, sheet_id: str, why: str = "", *, service: b
             at=now.at,
             found=found,
             retired=_retired(page.sheet, now, person),
+            measured=values_now(conn, page),
         )
         judged = foresee(conn, [ticked.context.after(entry)], today)[0]
         newest = rounds.rounds_of(conn, sheet_id)[-1]

@@ -182,7 +182,7 @@ def keep_found(conn: Connection, context: Context, found: Sequence[Life], *, why
     if sheet is None:
         return
     news = [x.finding for x in found if x.state != "withdrawn" and lives.is_news(x, sheet.id)]
-    grounds = grounds_of(news, sheet, context.rules) if news else {}
+    grounds = grounds_of(news, sheet, context.rules, context.worn_mm) if news else {}
     lives.begin_lives(conn, context.motor.id, sheet.id, found, grounds=grounds, why=why, free=free)
 
 

@@ -12,7 +12,7 @@ from norvash.core.sheet.visit.asked import misfits
 from norvash.core.sheet.visit.named import field_words, place_words
 from norvash.core.text.words import listed
 from norvash.errors import Conflict
-from norvash.store import entries, people, rounds
+from norvash.store import entries, last_done, people, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
 from norvash.work.context import Context
@@ -40,7 +40,7 @@ def undo(conn: Connection, act: Act, sheet_id: str, what: str = "", why: str = "
 
     def prepare(now: Act) -> Saying:
         row = unsigned(conn, sheet_id)
-        last = entries.last_of(conn, sheet_id, now.person_id)
+        last = last_done.last_of(conn, sheet_id, now.person_id)
         if last is None:
             raise Conflict("There is nothing of yours to take back on this sheet.", "Change it where it stands.")
         if what and what != last.id:
@@ -81,7 +81,7 @@ def last_named(conn: Connection, sheet_id: str, person_id: str, labels: Mapping[
 
     `labels` are those of the positions.
     """
-    last = entries.last_of(conn, sheet_id, person_id)
+    last = last_done.last_of(conn, sheet_id, person_id)
     if last is None:
         return None
     if last.kind == "entry":
@@ -100,7 +100,7 @@ def _named(field_id: str, place: int, labels: Mapping[int, str]) -> str:
     return field_id if field is None else f"{field_words(field)}{place_words(field, place, labels)}"
 
 
-def _behind(conn: Connection, context: Context, last: entries.LastDone) -> Entered | ReadingStands | BrushSeen:
+def _behind(conn: Connection, context: Context, last: last_done.LastDone) -> Entered | ReadingStands | BrushSeen:
     """Return what stands where something was entered last once that is taken back: what it replaced counts again."""
     if last.kind == "entry":
         behind, spot = entries.entry_behind(conn, last.id), (last.field, last.place, last.sight)

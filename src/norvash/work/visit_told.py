@@ -11,6 +11,7 @@ from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.sheet.judging.prove.run_figures import rise_k
 from norvash.core.sheet.judging.prove.run_words import ran_words
 from norvash.core.sheet.judging.prove.since import read_since
+from norvash.core.sheet.judging.prove.stage import proof_lacks
 from norvash.core.sheet.judging.rests_on import found_by
 from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.life import Life
@@ -18,32 +19,30 @@ from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
-from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
-from norvash.core.sheet.stages.call_in import DUE, complained
-from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
 from norvash.core.sheet.stages.catalogue import ORDER, TASKS, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
 from norvash.core.sheet.stages.gates import GATES, POWER
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
 from norvash.core.sheet.visit.done import last_work
 from norvash.core.sheet.visit.gating import gate_now
 from norvash.core.sheet.visit.named import field_words, place_words
 from norvash.core.sheet.visit.proving import handed_over, state_words
 from norvash.core.sheet.visit.walk import look_words, looked_at, opened
+from norvash.core.text.words import use_words
 from norvash.core.verdict.components import Component
 from norvash.core.verdict.grades import word_of
 from norvash.store import entries, rounds
 from norvash.store.database import Connection
 from norvash.work.axis_told import axis_told
 from norvash.work.brushes_kept import brushes_kept
+from norvash.work.complaint_told import causes_told, complaint_told
 from norvash.work.offers_told import offers_told
+from norvash.work.own_rules_told import own_rules_told
 from norvash.work.sheet_page import SheetPage
 from norvash.work.stacks_told import dropped_told, stacks_told
 from norvash.work.ways_told import ways_told
 
 Plain = dict[str, object]
-_MOST_CAUSES = 3
 
 
 def visit_told(conn: Connection, page: SheetPage) -> Plain:
@@ -59,8 +58,9 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
             filter(None, (SIGNED_AS[kind], handed_over(page.visit.lives) if sheet.kind == "full" else ""))
         ),
         "stages": [{"id": x.stage.id, "state": x.state, "why": x.why} for x in page.rail],
-        "complaint": _complaint(page),
-        "cause": _cause(page),
+        "counter": use_words(page.opened_at, page.context.unit),
+        "complaint": complaint_told(page),
+        "cause": causes_told(page),
         "parts": [{**_part(x), "looked": look_words(page.visit, x.part)} for x in page.found.components],
         "findings": [_life(x, page.context.sets[-1].nominal, len(page.context.positions)) for x in in_order],
         "axis": axis_told(page.visit) if sheet.kind == "full" else [],
@@ -72,8 +72,11 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "done": [_task(w.task.done, w.done) for w in page.work if w.done is not None],
         "set": _set(page),
         "run": ran_words(sheet),
+        "run_lacks": proof_lacks(page.visit) if ran_words(sheet) else "",
         "ran": _ran(page),
         "opened": opened(page.visit),
+        "not_judged": page.unjudged,
+        "own_rules": own_rules_told(page),
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
         "waived": list(_waived(page)),
         "unmeasured": _unmeasured(page),
@@ -140,22 +143,6 @@ def _ran(page: SheetPage) -> Plain | None:
         "points": [{"volts": p.volts, "amps": p.amps, "rpm": p.rpm, "sparks": p.sparks} for p in run.points],
         "said": [{"words": s.words, "right": s.right} for s in run.said],
     }
-
-
-def _complaint(page: SheetPage) -> Plain:
-    sheet = page.sheet
-    signs = [f.sign.said(f.of(sheet)) for f in CALL_IN.picked if f.of(sheet)]
-    answer = dict(COMPLAINT_NOW.choices).get(COMPLAINT_NOW.of(sheet), "")
-    was = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
-    said = COMPLAINT_WORDS.of(sheet)
-    words = "; ".join(filter(None, ("none: it was due" if DUE.of(sheet) and not complained(sheet) else "", said)))
-    return {"words": words, "signs": signs, "answer": answer, "cause": was}
-
-
-def _cause(page: SheetPage) -> list[Plain]:
-    """Return the likeliest causes, by what was found."""
-    ranked = page.cause.ranked[:_MOST_CAUSES] if page.cause is not None else ()
-    return [{"words": r.cause.words, "chance": round(r.chance, 3)} for r in ranked]
 
 
 def _part(part: Component) -> Plain:
@@ -258,32 +245,39 @@ def _corrected(conn: Connection, page: SheetPage) -> list[Plain]:
     """Return the values that were entered by a slip of the pen, with what stands there since."""
     labels = {p.number: p.label for p in page.context.positions}
     made = [
-        _correction(labels.get(g.position_number, ""), g.typed, instead, g.person, g.at)
-        for g, instead in rounds.list_corrected(conn, page.row.id)
+        _correction(labels.get(g.position_number, ""), g.typed, instead, by, g.at, g.person)
+        for g, instead, by in rounds.list_corrected(conn, page.row.id)
+        if g.person == by
     ]
     for field_id, place, stood, since in entries.list_slips(conn, page.row.id):
         field = field_of(field_id)
         words = f"{field_words(field)}{place_words(field, place, labels)}" if field is not None else field_id
-        made.append(_correction(words, stood.typed, since.typed, since.person, since.at))
+        made.append(_correction(words, stood.typed, since.typed, since.person, since.at, stood.person))
     return made
 
 
 def _again(conn: Connection, page: SheetPage) -> list[Plain]:
     """Return the values that were measured or looked at again in the same sight: the first ones are not lost."""
     labels = {p.number: p.label for p in page.context.positions}
-    made = []
+    made = [
+        _correction(f"Brush {labels.get(g.position_number, '')}", g.typed, instead, by, g.at, g.person)
+        for g, instead, by in rounds.list_corrected(conn, page.row.id)
+        if g.person != by
+    ]
     for field_id, place, stood, since in entries.list_replaced(conn, page.row.id):
         field = field_of(field_id)
         told = isinstance(field, Off | Back) or (field is not None and field.sighted)
         if field is not None and told and not isinstance(field, Painted):
             words = f"{field_words(field)}{place_words(field, place, labels)}"
             before, now = (answer_words(field, g.word, g.typed) for g in (stood, since))
-            made.append(_correction(words, before, now, since.person, since.at))
+            made.append(_correction(words, before, now, since.person, since.at, stood.person))
     return made
 
 
-def _correction(what: str, typed: str, instead: str, person: str, at: datetime) -> Plain:
-    return {"what": what, "typed": typed, "instead": instead, "person": person, "at": at.isoformat()}
+def _correction(*said: str | datetime) -> Plain:
+    """Return what was replaced: what it is, what stood there, what stands there since, by whom, when, whose it was."""
+    what, typed, instead, person, at, first = (x.isoformat() if isinstance(x, datetime) else x for x in said)
+    return {"what": what, "typed": typed, "instead": instead, "person": person, "at": at, "first": first}
 
 
 def _slip(life: Life) -> Plain:

@@ -29,6 +29,7 @@ Kind = Literal[
     "sum",
     "part",
     "stage",
+    "measured",
 ]
 
 

@@ -10,6 +10,7 @@ from norvash.core.planning.policies import KINDS
 from norvash.core.rules.catalogue import RULES
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.field import Field, Noticed, Pick
+from norvash.core.sheet.measured import NAMES as MEASURED
 from norvash.core.sheet.part import BESIDE, PARTS
 from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS
 from norvash.core.sheet.stages.gates import GATES
@@ -36,6 +37,7 @@ def every_name() -> dict[Kind, tuple[str, ...]]:
         "sum": _sorted(SUMS),
         "part": _sorted(p.id for p in (*PARTS, *BESIDE)),
         "stage": _sorted(s.id for s in STAGES),
+        "measured": _sorted(MEASURED),
     }
 
 

@@ -10,6 +10,7 @@ from norvash.core.record.record import Record, Retired, SheetRow
 from norvash.core.record.rounds import rounds_of
 from norvash.core.record.said import Said, apply
 from norvash.core.sheet.given import Given, Kind, Sight
+from norvash.core.sheet.kept_value import KeptValue
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Spot
 
@@ -109,14 +110,15 @@ class SightSaid(Said):
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Signed(Said):
-    """The newest sheet is signed, with the lives of its findings and what each was found by; the motor may be retired
-    by that.
+    """The newest sheet is signed, with the lives of its findings and what each was found by, and with what was measured
+    as it was judged; the motor may be retired by that.
     """
 
     row: SheetRow
     at: datetime
     found: tuple[Life, ...]
     retired: Retired | None = None
+    measured: tuple[KeptValue, ...] = ()
 
     def applied(self, record: Record) -> Record:
         sets = rounds_of(record, self.row.id, lambda r: replace(r, finished=True))

@@ -268,6 +268,10 @@ class MotorRules:
             )
         return self._known[rule_id]
 
+    def usual(self, rule_id: str) -> float:
+        """Return what a rule says where nobody set it otherwise."""
+        return self.book.rule(rule_id).default_for(self.motor_class, self.variant)
+
     def choice(self, school_id: str) -> Choice:
         """Return the school in force with its basis."""
         return self.book.choice(school_id, self.motor_class, self.type_id, self.motor_id)

@@ -30,8 +30,10 @@ class Finding:
     drives wheels. It is looked for on motors of its `classes`, on all where none is named. With one that `bars_tests`
     it shocks or flies apart: no test of its own turns or feeds the motor either. One that is not `known` was kept
     by another version: nothing here finds or proves it. Of one with `one_of` its tasks are ways of which one is
-    enough, chosen where it is decided. Of one that lies on one of several numbered things, `per` is their kind, as of a
-    field: side, bearing, circuit or setting; at no number it speaks of all of them.
+    enough, chosen where it is decided. One that is `mended_by` some of its tasks is done by those alone: the others go
+    with them. `rests_on` are the rules and figures that could end or soften one that no measured value finds. Of one
+    that lies on one of several numbered things, `per` is their kind, as of a field: side, bearing, circuit or setting;
+    at no number it speaks of all of them.
     """
 
     id: str
@@ -59,6 +61,8 @@ class Finding:
     known: bool = field(default=True, compare=False)
     one_of: bool = field(default=False, compare=False)
     per: str = field(default="", compare=False)
+    rests_on: tuple[str, ...] = field(default=(), compare=False)
+    mended_by: tuple[Task, ...] = field(default=(), compare=False)
 
     @property
     def renews(self) -> bool:
@@ -124,6 +128,8 @@ def finding(
     cause: str = "",
     one_of: bool = False,
     per: str = "",
+    rests_on: tuple[str, ...] = (),
+    mended_by: tuple[Task, ...] = (),
 ) -> Finding:
     """Return a finding with the work that it leads to."""
     return Finding(
@@ -151,4 +157,6 @@ def finding(
         cause=cause,
         one_of=one_of,
         per=per,
+        rests_on=rests_on,
+        mended_by=mended_by,
     )

@@ -1,15 +1,17 @@
 """What was measured, judged once: its value, what follows from it, what it is held against, and what it is."""
 
 from collections import Counter
-from collections.abc import Iterable, Iterator
-from dataclasses import dataclass
+from collections.abc import Iterable, Iterator, Mapping
+from dataclasses import dataclass, replace
+from datetime import date
+from types import MappingProxyType
 from typing import Any, Literal, NamedTuple
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding, Noted
-from norvash.core.text.words import figure_said
+from norvash.core.text.words import day_words, figure_said
 from norvash.core.verdict.grades import GRADES, Grade
 
 # What a value is: off with its findings; what is not judged, or not whole, proves nothing; what is recorded has no band
@@ -17,6 +19,47 @@ from norvash.core.verdict.grades import GRADES, Grade
 Standing = Literal["right", "off", "not judged", "not whole", "no band", "recorded"]
 _COUNTED: tuple[Standing, ...] = ("right", "off", "not judged", "not whole")
 _RIGHT: dict[bool | None, Standing] = {True: "right", False: "off", None: "recorded"}
+# What several entries make, or a field by another name, as it is called.
+NAMES: Mapping[str, str] = MappingProxyType(
+    {
+        "band-clear": "Brush on the cut band",
+        "battery": "Battery",
+        "bearing-age": "Age of the bearing",
+        "bush": "Bush on its journal",
+        "cable-lost": "Lost between battery and starter",
+        "coil": "Coil",
+        "coils-alike": "Coils, one beside the other",
+        "copper": "Copper",
+        "fit-along-rotation": "Clearance in the box, along the rotation",
+        "fit-along-shaft": "Clearance in the box, along the shaft",
+        "gap": "Bush's clearance in the air gap",
+        "gear-run": "Gear run dry",
+        "housing": "Bearing in its housing",
+        "left-out": "Parts left out",
+        "length": "Length",
+        "magnets": "Magnets",
+        "needle": "Needle bearing on its shaft",
+        "new-bush": "New bush on its shaft",
+        "odd-bars": "Bars beside the others",
+        "polarity": "Polarity of the boxes",
+        "polarization": "Polarization index",
+        "ring-squeeze": "Squeeze of the ring",
+        "run amps": "Run, current",
+        "run heat": "Run, heat",
+        "run rpm": "Run, speed",
+        "run sparks": "Run, sparks",
+        "run volts": "Run, volts",
+        "run-out": "Run-out",
+        "run-out-bars": "Run-out from bar to bar",
+        "run-out-fit": "Run-out, its shape",
+        "seal-lip": "Lip of the seal on its shaft",
+        "seal-recess": "Seal in its recess",
+        "settings": "Speed settings",
+        "shaft": "Bearing on its shaft",
+        "way-lost": "Lost on the way",
+        "withstood": "Withstand test",
+    }
+)
 
 
 class Derived(NamedTuple):
@@ -39,9 +82,10 @@ class Measured:
     `id` is that of its field, of what several make a name of its own; `of` are the entries that it is made of as
     (field, place), the last of them is where it is said. `spot` is the number of what it was measured on, 0 for the
     motor: there its findings lie. `value` stands in `unit`, held between `low` and `high` by its `basis`: rule, plate,
-    maker, the others of its kind. `findings` are what it is where it is off, `answer` the sign that it is with its
-    answer, also where it is right. `rests_on` are the rules and figures that could end or soften that. `words` is the
-    sentence that everything says of it.
+    maker, the others of its kind; `notch` is what is usual, `found` what it was as found where it is another now,
+    `before` the value of the last sheet that has one and its day. `findings` are what it is where it is off, `answer`
+    the sign that it is with its answer, also where it is right. `rests_on` are the rules and figures that could end or
+    soften that. `words` is the sentence that everything says of it.
     """
 
     id: str
@@ -54,6 +98,9 @@ class Measured:
     low: float | None = None
     high: float | None = None
     basis: str = ""
+    notch: float | None = None
+    found: float | None = None
+    before: tuple[float, date] | None = None
     derived: tuple[Derived, ...] = ()
     findings: tuple[Finding, ...] = ()
     answer: tuple[str, str] | None = None
@@ -68,6 +115,11 @@ class Measured:
     def grade(self) -> Grade | None:
         """Return the gravest grade of what it is, None where it is nothing."""
         return max((f.grade for f in self.findings), key=GRADES.index, default=None)
+
+    @property
+    def last_said(self) -> str:
+        """Return the value of the last sheet in words, empty without one."""
+        return f"{figure_said(self.before[0], self.unit)} on {day_words(self.before[1])}" if self.before else ""
 
     @property
     def rules(self) -> tuple[str, ...]:
@@ -85,11 +137,15 @@ class Measured:
             "low": self.low,
             "high": self.high,
             "basis": self.basis,
+            "notch": self.notch,
+            "found": self.found,
+            "before": {"value": self.before[0], "on": self.before[1].isoformat()} if self.before else None,
             "derived": [{"words": d.words, "value": d.value, "unit": d.unit} for d in self.derived],
             "standing": self.standing,
             "grade": self.grade,
             "findings": [f.id for f in self.findings],
             "answer": {"sign": self.answer[0], "answer": self.answer[1]} if self.answer is not None else None,
+            "rests_on": list(self.rests_on),
             "words": self.words,
         }
 
@@ -104,8 +160,7 @@ def by_rule(rules: MotorRules, *ids: str) -> str:
     own = [f for f in map(rules.figure, ids) if not f.is_default]
     if not own:
         return "rule"
-    usual = rules.book.rule(own[0].rule_id).default_for(rules.motor_class, rules.variant)
-    return f"own rule, default {figure_said(usual, own[0].unit)}"
+    return f"own rule, default {figure_said(rules.usual(own[0].rule_id), own[0].unit)}"
 
 
 def read_words(measured: Iterable[Measured]) -> str:
@@ -146,14 +201,23 @@ def findings_of(measured: Iterable[Measured]) -> Iterator[Noted]:
     yield from ((m.spot, f) for m in measured for f in m.findings)
 
 
-def figure(
-    *, words: str, value: float, unit: str, basis: str, right: bool | None, rests_on: tuple[str, ...]
-) -> Measured:
-    """Return what follows from the figures of a motor alone, said as a measured value is."""
-    standing = standing_of(right)
-    return Measured(
-        id="", of=(), words=words, value=value, unit=unit, basis=basis, standing=standing, rests_on=rests_on
-    )
+def follows(words: str, right: bool | None = None, **more: Any) -> Measured:
+    """Return what follows from figures of a motor or of a sheet, said as a measured value is, at no entry."""
+    return Measured(id="", of=(), words=words, standing=standing_of(right), **more)
+
+
+def told(words: str, *, off: Finding | None = None, right: bool | None = None, **more: Any) -> Measured:
+    """Return what several entries say, before it is known at which of them; `off` with its finding, `right`, or only
+    recorded.
+    """
+    if off is not None:
+        return follows(words, right=False, findings=(off,), **more)
+    return follows(words, right=right or None, **more)
+
+
+def unsure(words: str, **more: Any) -> Measured:
+    """Return what could not be judged: its words say what that lacks."""
+    return replace(follows(words, **more), standing="not judged")
 
 
 def value_of(field: Field, words: str, standing: Standing, place: int = 0, **more: Any) -> Measured:

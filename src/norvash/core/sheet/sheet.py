@@ -54,7 +54,7 @@ class Sheet:
     `together` names for a field the one that it belongs to: read anew, that one takes its companions with it; of those
     `apart` only the companions at the same place. `earlier`
     is of fields that are compared, `lent` what earlier visits lend to the stacks, `baseline` how it ran after the last
-    good repair. `view` tells what is looked at:
+    good repair, `answers` how it was answered whether the complaint is gone, in order. `view` tells what is looked at:
     the motor as it is now, or as it was found.
     """
 
@@ -71,6 +71,7 @@ class Sheet:
     earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=lambda: MappingProxyType({}))
     lent: Mapping[tuple[str, int], Lent] = field(default_factory=lambda: MappingProxyType({}))
     baseline: Baseline | None = None
+    answers: tuple[Given, ...] = ()
     view: Literal["now", "found"] = "now"
 
     @cached_property
@@ -111,6 +112,15 @@ class Sheet:
     def as_found(self) -> "Sheet":
         """Return the sheet as the motor was found, before anybody worked on it."""
         return self if self.view == "found" or not self.worked_on else replace(self, view="found")
+
+    def of_one_sight(self, *spots: tuple[str, int]) -> bool:
+        """Tell whether what stands in fields was read in one sight: values of one test are never mixed."""
+        return len({self.entries[spot].sight for spot in spots}) < 2
+
+    @property
+    def still_at(self) -> datetime | None:
+        """Return when it was said last that the complaint is still there, None where nobody has."""
+        return max((g.at for g in self.answers if g.word == "still"), default=None)
 
     @property
     def worked_on(self) -> bool:

@@ -237,3 +237,16 @@ def listed(names: list[str]) -> str:
     'A1, A2 and B1'
     """
     return names[0] if len(names) == 1 else f"{', '.join(names[:-1])} and {names[-1]}" if names else ""
+
+
+def band_said(low: float | None, high: float | None, unit: str) -> str:
+    """Return between what a value may lie, empty where nothing says so.
+
+    >>> band_said(2, 4.5, "mm"), band_said(0, 0.1, "Ω"), band_said(10, None, "V")
+    ('2 to 4.5 mm', 'at most 0.1 Ω', 'at least 10 V')
+    """
+    if low and high is not None:
+        return f"{figure_said(low, unit) if unit == 'share' else figure_words(low)} to {figure_said(high, unit)}"
+    if high is not None:
+        return f"at most {figure_said(high, unit)}"
+    return f"at least {figure_said(low, unit)}" if low is not None else ""

@@ -10,7 +10,8 @@ from norvash.core.edges import under
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.prove.run_words import ran_words
-from norvash.core.sheet.judging.signs_shown import causes_mended, causes_of, mended_causes
+from norvash.core.sheet.judging.prove.stage import proof_lacks
+from norvash.core.sheet.judging.signs_shown import causes_mended, causes_of, may_have_been, mended_causes
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, LOOK, RUN
 from norvash.core.sheet.stages.call_in import FIND_FAULT
@@ -97,8 +98,10 @@ def _sought(visit: Visit, said: Verdict, cause: Diagnosis, *, grave: bool) -> Ve
     else on the motor asks for work.
     """
     rules = visit.rules
-    mended = mended_causes(visit.sheet) or [c for c in causes_mended(visit.lives) if c == cause.first.cause.id]
-    if mended and not grave and not COMPLAINT_NOW.of(visit.sheet):
+    since = may_have_been(visit.sheet, visit.lives)  # what was mended and is not tried yet
+    mended = [c for c in mended_causes(visit.sheet) if c in since]
+    mended = mended or [c for c in causes_mended(visit.lives) if c == cause.first.cause.id and c in since]
+    if mended and not grave and COMPLAINT_NOW.of(visit.sheet) in ("", "still"):
         which = listed([CAUSES[c].words for c in mended])
         off = any(s.off and not s.closed for s in stacks_now(visit.sheet, rules))
         close = "Close it up and run it" if off else "Run it"
@@ -135,7 +138,7 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
     tasks = {task: given for task, given in done_tasks(sheet).items() if task is not FIND_FAULT}
     off = any(x.stands and x.finding.part is RUN for x in visit.lives)
     ran = "" if off else ran_words(sheet)
-    run = f"runs as it should: {ran}" if ran else ""
+    run = f"{'run, which proves nothing yet' if proof_lacks(visit) else 'runs as it should'}: {ran}" if ran else ""
     first = cause or ("; ".join(_few(found)) if found else "the cause is not known")
     line = "; ".join(filter(None, (first, *_few(work_done(tasks)), run)))
     story = f"{line[0].upper()}{line[1:]}."

@@ -3,6 +3,7 @@
 from norvash.core.brush.straight_line import StraightLine
 from norvash.core.motor.record import MotorState
 from norvash.core.planning.policy import Due
+from norvash.core.sheet.judging.brushes.lengths import lengths
 from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.life import Life
 from norvash.core.use.since import fitted_words, has_day
@@ -14,6 +15,7 @@ def motor_told(made: Judged) -> dict[str, object]:
     """Return a motor's verdict with its reasons and the rules they rest on."""
     context, found, said = made.context, made.found, made.said
     sheet = context.open_sheet
+    on_sheet = measured_on(sheet, context.rules, context.worn_mm) if sheet is not None else ()
     return {
         "motor": {
             "id": context.motor.id,
@@ -48,7 +50,7 @@ def motor_told(made: Judged) -> dict[str, object]:
         "looks": [_look(d, found) for d in found.dues],
         "reasons": [_reason(r) for r in said.reasons],
         "brushes": [_brush(b, found) for b in found.brushes],
-        "measured": [m.as_plain() for m in measured_on(sheet, context.rules)] if sheet is not None else [],
+        "measured": [m.as_plain() for m in (*on_sheet, *lengths(found, context.figures, context.rules))],
     }
 
 

@@ -42,6 +42,16 @@ def as_file(*, conn: Conn, sheet_id: str) -> Response:
     return Response(export_text(conn, sheet_id), media_type="application/json", headers={"Content-Disposition": name})
 
 
+@router.get("/sheets/{sheet_id}/measured.csv")
+def measured_table(*, conn: Conn, now: Now, sheet_id: str) -> Response:
+    """Give what was measured on a sheet as a table."""
+    from norvash.exchange.measured_csv import measured_csv
+
+    name = f'attachment; filename="sheet-{sheets.fetch_sheet(conn, sheet_id).number}-measured.csv"'
+    table = measured_csv(conn, sheet_id, now.date())
+    return Response(table, media_type="text/csv; charset=utf-8", headers={"Content-Disposition": name})
+
+
 @router.get("/sheets/{sheet_id}/cut")
 def cut(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> Response:
     """Show the cut as a page that goes to the lathe."""

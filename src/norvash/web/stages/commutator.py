@@ -19,7 +19,6 @@ from norvash.core.sheet.judging.commutator.map_shown import earthed_bar, map_cha
 from norvash.core.sheet.judging.commutator.says import cut_says
 from norvash.core.sheet.judging.windings.measured import slots_on_growler
 from norvash.core.sheet.measured import Measured
-from norvash.core.sheet.said import Said
 from norvash.core.sheet.stages.commutator.bar_map import ALL_SEEN, BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
     BAR_SHAFT,
@@ -139,7 +138,7 @@ class Commutator:
     of_map: list[Measured]
     of_run_out: list[Measured]
     of_test: list[Measured]
-    cut_says: list[Said]
+    cut_says: list[Measured]
     rose: Drawing | None
     section: Drawing | None
     section_phone: Drawing | None
@@ -266,7 +265,7 @@ class LathePage:
 
     plan: Plan | None
     section: Drawing | None
-    says: list[Said]
+    says: list[Measured]
     slots_min: float | None
     checks: tuple[tuple[str, ...], tuple[str, ...]]
 

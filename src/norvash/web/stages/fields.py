@@ -4,16 +4,13 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, Tick
+from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Tick
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.measured import Measured
-from norvash.core.sheet.records import PaintedMap, Readings
-from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.decide import answer_words
 from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.sheet.visit.done import last_work, sight_of
-from norvash.core.text.quantities import UNITS
+from norvash.core.sheet.visit.named import said_words
 from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.work.sheet_page import SheetPage
 
@@ -58,14 +55,14 @@ class Entry:
         """Return what was found, in words; empty where nothing was."""
         if self.found is None or not self.found.typed:
             return ""
-        return "found" if isinstance(self.field, Tick) else said(self.field, self.found)
+        return "found" if isinstance(self.field, Tick) else said_words(self.field, self.found)
 
     @property
     def said(self) -> str:
         """Return what was entered in words, empty without anything."""
         if self.given is None or not self.given.typed:
             return self.found_said
-        return self.label if isinstance(self.field, Tick) else said(self.field, self.given)
+        return self.label if isinstance(self.field, Tick) else said_words(self.field, self.given)
 
     @property
     def typed(self) -> str:
@@ -75,7 +72,7 @@ class Entry:
     @property
     def before(self) -> str:
         """Return in words what was entered before the last work, empty where nothing was or it still counts."""
-        return said(self.field, self.given) if self.overtaken and self.given and self.given.typed else ""
+        return said_words(self.field, self.given) if self.overtaken and self.given and self.given.typed else ""
 
 
 class Group(NamedTuple):
@@ -207,21 +204,3 @@ def _group_of(field: Field, place: int) -> str:
     if field.per == "bearing":
         return f"{field.group}, {BEARINGS[place - 1]}"
     return f"{field.group}, part by part" if field.per == "circuit" and place else field.group
-
-
-def said(field: Field, given: Given) -> str:
-    """Return what was entered in words."""
-    if given.cut is not None:
-        return given.cut.words
-    if isinstance(given.record, Readings | PaintedMap):
-        return given.record.words
-    words = answer_words(field, given.word, given.typed)
-    if isinstance(given.record, TakenFor):
-        words = given.record.name or words
-    if isinstance(field, Quantity) and given.typed[-1].isdigit():
-        words += f" {next(iter(UNITS[field.dimension]))}"
-    if words == field.label:
-        words = "yes"
-    if isinstance(field, Tick):
-        words = "done"
-    return ", ".join(filter(None, (words, given.record.words if given.record else "")))

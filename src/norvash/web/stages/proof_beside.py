@@ -9,7 +9,7 @@ from norvash.core.sheet.judging.prove.driven import driven_rpm, driven_told
 from norvash.core.sheet.judging.prove.run import Run
 from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs, safe_lacks
 from norvash.core.sheet.judging.prove.standstill import standstill_told
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stages.prove import driven, standstill
 from norvash.drawing.before_after import before_after_drawn
 from norvash.drawing.belt_drive import belt_drive
@@ -31,9 +31,9 @@ class ProofBeside:
     curve: Drawing | None
     pulleys: Drawing | None
     still: tuple[Entry, ...]
-    still_says: tuple[Said, ...]
+    still_says: tuple[Measured, ...]
     driven: tuple[Entry, ...]
-    driven_says: tuple[Said, ...]
+    driven_says: tuple[Measured, ...]
     safe: str
     safe_lacks: str
 

@@ -9,7 +9,7 @@ from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
 from norvash.core.sheet.judging.prove.since import run_now
 from norvash.core.sheet.judging.prove.stage import proof_lacks
 from norvash.core.sheet.judging.signs_shown import may_have_been
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.sheet import Baseline
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
@@ -46,7 +46,7 @@ class Prove:
     heads: list[Entry]
     rest: list[Entry]
     ran: Entry
-    said: tuple[Said, ...]
+    said: tuple[Measured, ...]
     drawn: Drawing | None
     lacks: str
     speeds: str
@@ -91,14 +91,14 @@ def view(at: At) -> Prove:
     )
 
 
-def _said(shown: SheetPage) -> tuple[Said, ...]:
+def _said(shown: SheetPage) -> tuple[Measured, ...]:
     """Return what was said of the run of a signed sheet; of an open one it stands with what was read."""
     if shown.row.signed_at is None:
         return ()
     ran = shown.told.get("ran") if shown.told is not None else None
     if not isinstance(ran, dict):
         return ()
-    return tuple(Said(said["words"], said["right"]) for said in ran["said"])
+    return tuple(follows(said["words"], said["right"]) for said in ran["said"])
 
 
 def _points(shown: SheetPage) -> list[list[Entry]]:

@@ -2,12 +2,14 @@
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from itertools import groupby
 
 from norvash.core.planning.follow_up import follow_up_units
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as, standing
+from norvash.core.sheet.kept_value import InTable
 from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
-from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID, STAGES
 from norvash.core.sheet.stages.gates import SERVICE
 from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
@@ -20,6 +22,7 @@ from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.web.stages.written import Written, written
 from norvash.work.brush_lines import BrushLines, brush_lines
+from norvash.work.measured_table import table_of
 from norvash.work.sheet_page import SheetPage
 from norvash.work.signed_how import SignedHow, signed_how
 
@@ -29,7 +32,8 @@ class Sign:
     """The gate back to service; what was signed and added since; as what it would be signed now, and what stands
     against a clean signature although nothing is open; what is written on the sheet, brush by brush; what the counter
     shows at the first look that is proposed after a new set; the section of its parts as it was signed; how somebody
-    stood behind the signature, and whether one asks for the PIN.
+    stood behind the signature, and whether one asks for the PIN; what was measured, as it was kept with the signature,
+    and what of it could not be judged.
     """
 
     gate: GateShown
@@ -47,6 +51,8 @@ class Sign:
     axis: AxisSigned | None
     how: SignedHow
     asks_pin: bool
+    table: list[tuple[str, list[InTable]]]
+    unjudged: list[str]
 
 
 def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Written]]]:
@@ -69,6 +75,12 @@ def _follow_up(shown: SheetPage) -> str:
     return "" if at is None else f"{at + shown.context.state.offset_units:.0f}"
 
 
+def _table(at: At) -> list[tuple[str, list[InTable]]]:
+    """Return what was kept as measured line by line under its stage, nothing of an open sheet."""
+    lines = table_of(at.conn, at.shown) if at.shown.row.signed_at is not None else ()
+    return [(STAGE_BY_ID[s].words, list(x)) for s, x in groupby(lines, key=lambda line: line.now.stage)]
+
+
 def view(at: At) -> Sign:
     """Return what the signature shows."""
     shown, brushes = at.shown, brush_lines(at.conn, at.shown)
@@ -88,4 +100,6 @@ def view(at: At) -> Sign:
         axis=axis_signed(shown),
         how=signed_how(at.conn, shown.row.id) if shown.row.signed_at is not None else SignedHow(),
         asks_pin=shown.row.signed_at is None and asks_pin(at.conn),
+        table=_table(at),
+        unjudged=shown.unjudged,
     )

@@ -8,8 +8,7 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
 from norvash.core.sheet.stages.gates import GATES
-from norvash.core.sheet.visit.named import field_words, place_words
-from norvash.web.stages.fields import said
+from norvash.core.sheet.visit.named import field_words, place_words, said_words
 from norvash.work.sheet_page import SheetPage
 
 
@@ -55,7 +54,7 @@ def _no_more_asked(shown: SheetPage) -> list[tuple[str, list[Written]]]:
 
 
 def _said(field: Field, given: Given | None) -> str:
-    return said(field, given) if given is not None and given.typed else ""
+    return said_words(field, given) if given is not None and given.typed else ""
 
 
 def _acts(shown: SheetPage) -> dict[str, str]:

@@ -5,8 +5,10 @@ from dataclasses import replace
 
 from norvash.core.diagnosis.sign import NOT_SO
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.field import Field
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.held import Held
+from norvash.core.sheet.measured import Measured, judged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import SWITCH_APART
 from norvash.core.sheet.stages.call_in import (
@@ -35,19 +37,24 @@ _MOST_SHOWN = 60
 
 def complaints(sheet: Sheet) -> tuple[Finding, ...]:
     """Return what is complained of on a sheet, by its signs, or by what was said in words, whatever became of it."""
-    if not touched(sheet, STAGE):
-        return ()
+    return tuple(found for _, found in _complaints(sheet)) if touched(sheet, STAGE) else ()
+
+
+def _complaints(sheet: Sheet) -> list[tuple[Field, Finding]]:
+    """Return what is complained of, each with the field that says so."""
     fields = {f.sign.id: f for f in STAGE.picked}
-    made = [found for sign, (answers, found) in BY_SIGN.items() if fields[sign].of(sheet) in answers]
+    made: list[tuple[Field, Finding]] = [
+        (fields[sign], found) for sign, (answers, found) in BY_SIGN.items() if fields[sign].of(sheet) in answers
+    ]
     kind = COMPLAINT_KIND.of(sheet)
-    if kind in KINDS and KINDS[kind] not in made:
-        made.append(_in_words(KINDS[kind], sheet) if kind == "none" else KINDS[kind])
-    words, signs = COMPLAINT.of(sheet), any(f.of(sheet) not in ("", NOT_SO) for f in STAGE.picked if not f.sign.silent)
-    if not made and words and not signs:
-        made.append(COMPLAINT_ASKED)
-    elif not made and complained(sheet):
-        made.append(_in_words(COMPLAINT_OTHER, sheet))
-    return tuple(made)
+    if kind in KINDS and all(KINDS[kind] != found for _, found in made):
+        made.append((COMPLAINT_KIND, _in_words(KINDS[kind], sheet) if kind == "none" else KINDS[kind]))
+    if not made and complained(sheet):
+        noticed = [f for f in STAGE.picked if f.of(sheet) not in ("", NOT_SO) and not f.sign.silent]
+        asked = COMPLAINT.of(sheet) and not noticed
+        at = COMPLAINT if COMPLAINT.of(sheet) else noticed[0]
+        made.append((at, COMPLAINT_ASKED if asked else _in_words(COMPLAINT_OTHER, sheet)))
+    return made
 
 
 def _in_words(finding: Finding, sheet: Sheet) -> Finding:
@@ -58,22 +65,26 @@ def _in_words(finding: Finding, sheet: Sheet) -> Finding:
     return finding.saying(f"complained of: {words}") if words else finding
 
 
-def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return what is complained of, until somebody says that it is gone; with no cause found one milder, until a later
+def _measure(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
+    """Yield what is complained of, until somebody says that it is gone; with no cause found one milder, until a later
     visit says that it has not come back.
     """
     if COMPLAINT_BACK.of(sheet) == "back":
-        yield 0, COMPLAINT_UNKNOWN.saying("a complaint that was gone has come back")
-    every = complaints(sheet)
+        yield _said(COMPLAINT_BACK, COMPLAINT_UNKNOWN.saying("a complaint that was gone has come back"))
+    every = _complaints(sheet)
     if not complaint_gone(sheet):
-        yield from ((0, f) for f in every)
+        yield from (_said(field, f) for field, f in every)
         return
-    worst = max(every, key=lambda f: GRADES.index(f.grade), default=None)
+    at, worst = max(every, key=lambda x: GRADES.index(x[1].grade), default=(COMPLAINT, None))
     if COMPLAINT_NOW.of(sheet) == "unknown" and worst is not None and worst.grave:
         milder = GRADES[GRADES.index(worst.grade) - 1]
         # What shocks, smokes or runs on stays graver than what may be certified.
         grade = "change" if worst.id in NOT_CERTIFIED else min(milder, "plan", key=GRADES.index)
-        yield 0, replace(COMPLAINT_UNKNOWN.saying(f"{worst.words}: gone, cause not known"), grade=grade)
+        yield _said(at, replace(COMPLAINT_UNKNOWN.saying(f"{worst.words}: gone, cause not known"), grade=grade))
+
+
+def _said(field: Field, found: Finding) -> Measured:
+    return judged(field, found.words, off=found)
 
 
 def _before_power(visit: Visit) -> Iterator[str | Held]:
@@ -100,4 +111,4 @@ def _answered(sheet: Sheet, _rules: MotorRules) -> Iterator[Finding]:
         yield COMPLAINT_ASKED
 
 
-JUDGING = Judging(stage=STAGE, judge=_judge, answered=_answered, holds={"power": _before_power})
+JUDGING = Judging(stage=STAGE, measure=_measure, answered=_answered, holds={"power": _before_power})

@@ -3,8 +3,8 @@
 from collections.abc import Iterable, Iterator
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.judging import stacks
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.close import FIELDS, LATCHED, STAGE, TURNS_FREE
 from norvash.core.sheet.visit.done import last_inside, last_work
@@ -38,8 +38,8 @@ def _before_service(visit: Visit) -> Iterator[str]:
     yield from stacks.earth_since(visit)
 
 
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    return stacks.judge(sheet, rules)
+def _measure(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Measured]:
+    return stacks.measured(sheet, rules)
 
 
 def _left(visit: Visit) -> str:
@@ -56,5 +56,9 @@ def _is_done(visit: Visit) -> bool:
 
 
 JUDGING = Judging(
-    stage=STAGE, judge=_judge, holds={"power": _before_power, "service": _before_service}, is_done=_is_done, left=_left
+    stage=STAGE,
+    measure=_measure,
+    holds={"power": _before_power, "service": _before_service},
+    is_done=_is_done,
+    left=_left,
 )

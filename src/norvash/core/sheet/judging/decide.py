@@ -3,9 +3,9 @@
 from collections.abc import Iterator
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.held import Held
 from norvash.core.sheet.judging import offers
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.part import COMPLAINT, RUN
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
@@ -96,8 +96,8 @@ def _left(visit: Visit) -> str:
     return f"{undecided} to decide" if undecided else ""
 
 
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    yield from offers.judge(sheet, rules)
+def _measure(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
+    yield from offers.measured(sheet, rules)
 
 
 def _holds_power(visit: Visit) -> Iterator[str | Held]:
@@ -113,7 +113,7 @@ def _holds_signature(visit: Visit) -> Iterator[str]:
 
 JUDGING = Judging(
     stage=STAGE,
-    judge=_judge,
+    measure=_measure,
     holds={"power": _holds_power, "service": _before_service, "sign": _holds_signature},
     is_done=_is_done,
     left=_left,

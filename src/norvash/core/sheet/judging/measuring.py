@@ -1,6 +1,8 @@
 """What was measured on a sheet: of every stage that was touched, judged once by the rules at hand."""
 
 from collections.abc import Iterator
+from dataclasses import replace
+from datetime import date
 
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Pick
@@ -21,12 +23,29 @@ def measured_at(stage: Stage, sheet: Sheet, rules: MotorRules, worn_mm: tuple[fl
     if not touched(sheet, stage):
         return ()
     name = f"measured at {stage.id}, worn {worn_mm}"
-    return sheet.by_rules(name, rules, lambda: tuple(_made(stage, sheet, rules, worn_mm)))
+    return sheet.by_rules(name, rules, lambda: tuple(_beside(stage, sheet, rules, worn_mm)))
 
 
 def measured_on(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...] = ()) -> tuple[Measured, ...]:
     """Return everything that was picked and measured on a sheet, in the order of the work."""
     return tuple(m for stage in STAGES for m in measured_at(stage, sheet, rules, worn_mm))
+
+
+def _beside(stage: Stage, sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterator[Measured]:
+    """Yield what was measured at a stage, each number beside what it was as found and on the last sheet."""
+    before = sheet.as_found
+    found = {} if before is sheet else {(m.id, m.of): m.value for m in measured_at(stage, before, rules, worn_mm)}
+    for m in _made(stage, sheet, rules, worn_mm):
+        was, then = found.get((m.id, m.of)), _last(m, sheet)
+        here = was if was != m.value else None
+        beside = m.value is not None and (here is not None or then is not None)
+        yield replace(m, found=here, before=then) if beside else m
+
+
+def _last(m: Measured, sheet: Sheet) -> tuple[float, date] | None:
+    """Return the value of the last sheet that has one, with its day."""
+    last = sheet.earlier.get(m.of[-1]) if len(m.of) == 1 else None
+    return None if last is None or last.given.number is None else (last.given.number, last.given.at.date())
 
 
 def _made(stage: Stage, sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterator[Measured]:

@@ -5,14 +5,12 @@ from collections.abc import Iterable, Iterator
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.sheet.judging.catalogue import JUDGING
-from norvash.core.sheet.judging.measuring import measured_at
+from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.measured import findings_of
 from norvash.core.sheet.numbered import numbered
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES
-from norvash.core.sheet.visit.walk import touched
+from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.verdict.grades import GRADES
 
 
@@ -23,7 +21,7 @@ def noted(sheet: Sheet, rules: MotorRules, worn_mm: Iterable[float] = ()) -> tup
     what was only seen.
     """
     worn, done = tuple(worn_mm), answered(sheet, rules)
-    measured = _joined(n for s in STAGES if touched(sheet, s) for n in _of_stage(s, sheet, rules, worn))
+    measured = _joined(findings_of(measured_on(sheet, rules, worn)))
     spots = {i for n, i in measured if n}  # what was only seen says not where
     found = {(0, f.id): f for f in _seen(sheet) if not (f.per and f.id in spots)} | measured
     hangs, wheels = sheet.facts.hangs, sheet.facts.drives_wheels
@@ -35,12 +33,6 @@ def _seen(sheet: Sheet) -> Iterator[Finding]:
 
 
 _SEEN = {f"seen.{f.id}": (f,) for f in FINDINGS.values()}
-
-
-def _of_stage(stage: Stage, sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return what was measured at a stage and is off, then what else its entries say."""
-    yield from findings_of(measured_at(stage, sheet, rules, worn_mm))
-    yield from JUDGING[stage.id].judge(sheet, rules, worn_mm)
 
 
 def by_place(noted: Iterable[Noted], kept: Iterable[KeptLife]) -> dict[tuple[int, str], Finding]:

@@ -4,12 +4,13 @@ from collections.abc import Iterator
 
 from norvash.core.brush.holders import side_fit
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.measured import Measured, judged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.offers import (
     DRESSED_A,
     DRESSED_T,
     JOINT,
+    OFFER,
     REFUSED,
     REFUSED_BRUSHES,
     WRONG,
@@ -28,13 +29,14 @@ _MUST = {"voltage", "face", "thickness", "width"}
 _SIDES = (("thickness", DRESSED_T, "along the rotation"), ("width", DRESSED_A, "along the shaft"))
 
 
-def judge(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
+def measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     """Yield every part that was refused and is fitted all the same, of each kind the gravest."""
     for offer in offers_now(sheet, rules):
         if offer.fitted and offer.found.refused:
             part = part_of_kind(offer.kind)
             finding = (WRONG if offer.found.stops else REFUSED)[part]
-            yield 0, finding.saying(f"{offer.words}: {offer.found.reasons[0]}")
+            words = f"{offer.words}: {offer.found.reasons[0]}"
+            yield judged(OFFER, words, offer.place, off=finding.saying(words))
 
 
 def before_power(visit: Visit) -> Iterator[str]:

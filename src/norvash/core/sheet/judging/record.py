@@ -3,21 +3,34 @@
 from collections.abc import Iterable, Iterator
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.judging import stacks
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages import polarity
+from norvash.core.sheet.stages.decide import OUTCOME, STOPS
 from norvash.core.sheet.stages.record import STAGE
 from norvash.core.sheet.visit.stacks import stacks_now
 from norvash.core.sheet.visit.visit import Judging, Visit
 
 
-def _judge(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    return polarity.wrong_boxes(sheet)
+def _measure(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Measured]:
+    return polarity.measured(sheet)
 
 
 def _before_power(visit: Visit) -> Iterator[str]:
+    yield from _unfinished(visit)
     yield from stacks.unseen(visit, "inside")
+
+
+def _unfinished(visit: Visit) -> Iterator[str]:
+    """Yield that the polarity was read at some boxes only: of the others nothing is known."""
+    if words := polarity.unfinished(visit.sheet):
+        yield f"{words}: read every one"
+
+
+def _before_signing(visit: Visit) -> Iterator[str]:
+    if OUTCOME.of(visit.sheet) not in STOPS:
+        yield from (f"{words[0].upper()}{words[1:]}" for words in _unfinished(visit))
 
 
 def _before_service(visit: Visit) -> Iterator[str]:
@@ -30,4 +43,9 @@ def _left(visit: Visit) -> str:
     return f"{lent} lent" if lent else ""
 
 
-JUDGING = Judging(stage=STAGE, judge=_judge, holds={"power": _before_power, "service": _before_service}, left=_left)
+JUDGING = Judging(
+    stage=STAGE,
+    measure=_measure,
+    holds={"power": _before_power, "service": _before_service, "sign": _before_signing},
+    left=_left,
+)

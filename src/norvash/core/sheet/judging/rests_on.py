@@ -13,69 +13,57 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.life import KeptLife
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.catalogue import TOLD_BY
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import figure_said
 
 Ground = Mapping[str, float | str]
-_RUN = (
-    *("run.", "speed.", "noload.", "amps.band", "supply.high", "magnet.", "field."),
-    *("rated_rpm", "permitted_rpm", "rated_a", "rated_v", "rated_w", "construction", "noload_rpm", "noload_rpm_least"),
-    *("noload_a", "noload_a_most", "safe_noload_v", "field_a", "field_ohm", "field_v", "excitation", "it_turns"),
-)
-# By the beginning of a finding's id: rules, one id or all that begin with a dot's word, and figures of the motor. What
-# is not named here is seen or picked, and no figure ends it.
-RESTS_ON: Mapping[str, tuple[str, ...]] = {
-    "set.worn": (
-        *("stage.plan", "stage.change", "stage.stop", "forecast.stop", "new_mm", "limit_mm", "limit_source"),
-        *("lead_root_depth_mm", "lead_taut_length_mm", "spring_stop_length_mm", "depth_limit_mm"),
-    ),
-    "set.uneven": ("spread.pair", "spread.set", "spread.noise", "spread.outlier", "new_mm"),
-    "set.volts": ("variant", "rated_v"),
-    "set.variant": ("variant", "grade"),
-    "set.angle": ("face_angle_deg",),
-    "run.": _RUN,
-}
-
-
-def _named(finding: Finding) -> tuple[str, ...]:
-    """Return the rules and figures that a finding may rest on where it is no measured value that says so."""
-    return RESTS_ON.get(finding.id) or RESTS_ON.get(finding.id[: finding.id.index(".") + 1], ())
 
 
 def by_figure(finding: Finding) -> bool:
     """Tell whether a finding rests on a rule or a figure: it is not only seen."""
     told = any(not isinstance(f, Pick | Tick) for f in TOLD_BY.get(finding.id, ()))
-    return told or finding.stops_carried or bool(_named(finding))
+    return told or finding.stops_carried or bool(finding.rests_on)
 
 
-def grounds_of(wanted: Iterable[Finding], sheet: Sheet, rules: MotorRules) -> dict[str, Ground]:
+def grounds_of(
+    wanted: Iterable[Finding], sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...] = ()
+) -> dict[str, Ground]:
     """Return by its id what each of these findings of a sheet was judged on: rules by their ids, figures by their
-    names, each with its value; of the rules those that were asked for.
+    names, each with its value; of the rules those that were asked for. Units: worn_mm [mm] of every brush since new.
     """
     book = rules.book
     traced = replace(rules, book=Rulebook(book.rules, book.overrides.values(), book.schools))
-    for _ in noted(sheet, traced):
+    for _ in noted(sheet, traced, worn_mm):
         pass
     resting: dict[str, dict[str, None]] = {}
-    for m in (*measured_on(sheet, rules), *measured_on(sheet.as_found, rules)):
+    for m in (*measured_on(sheet, rules, worn_mm), *measured_on(sheet.as_found, rules, worn_mm)):
         for f in m.findings:
             resting.setdefault(f.id, {}).update(dict.fromkeys(m.rests_on))
     return {f.id: dict(_ground(f, resting.get(f.id, ()), sheet.facts.figures, traced)) for f in wanted}
+
+
+def stands_on(m: Measured, sheet: Sheet, rules: MotorRules) -> Ground:
+    """Return the rules and figures that a value names as what it rests on, each with its value."""
+    return dict(_valued(m.rests_on, sheet.facts.figures, rules))
+
+
+def _valued(names: Iterable[str], figures: Figures, rules: MotorRules) -> Iterator[tuple[str, float | str]]:
+    for name in names:
+        if name in RULES:
+            yield name, rules[name]
+        elif name in figures.known:
+            yield name, figures.known[name].value
 
 
 def _ground(
     finding: Finding, measured: Iterable[str], figures: Figures, traced: MotorRules
 ) -> Iterator[tuple[str, float | str]]:
     asked = sorted(traced.asked)
-    for name in (*(measured or _named(finding)), *((HANGS_LOAD.name,) if finding.stops_carried else ())):
-        if name.endswith("."):
-            yield from ((i, traced[i]) for i in asked if i.startswith(name))
-        elif name in RULES:
-            yield name, traced[name]
-        elif name in figures.known:
-            yield name, figures.known[name].value
+    for name in (*(measured or finding.rests_on), *((HANGS_LOAD.name,) if finding.stops_carried else ())):
+        yield from _valued([i for i in asked if i.startswith(name)] if name.endswith(".") else [name], figures, traced)
 
 
 def found_by(kept: KeptLife) -> str:

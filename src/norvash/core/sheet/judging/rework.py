@@ -5,9 +5,9 @@ from collections.abc import Iterator
 from datetime import datetime, timedelta
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging import prints, run_in
+from norvash.core.sheet.measured import Measured, judged
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.decide import OUTCOME, STOPS
@@ -19,12 +19,13 @@ from norvash.core.text.words import day_words
 _HOUR, _HOURS, _MINUTES = re.compile(r"\bat (\d{1,2})[:.](\d\d)\b"), 24, 60
 
 
-def _judge(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Noted]:
-    """Return the temporary repairs of a sheet, each at its own number, and what its prints say of its faces."""
+def _measure(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
+    """Yield the temporary repairs of a sheet, each at its own number, its prints, and what its run-in found."""
     for n in TEMPORARY.places(sheet):
-        yield n, REPAIR.saying(TEMPORARY.of(sheet, n))
-    yield from prints.judge(sheet, rules)
-    yield from run_in.judge(sheet, rules)
+        words = TEMPORARY.of(sheet, n)
+        yield judged(TEMPORARY, words, n, spot=n, off=REPAIR.saying(words))
+    yield from prints.measured(sheet, rules)
+    yield from run_in.measured(sheet, rules)
 
 
 def dry_from(sheet: Sheet, rules: MotorRules) -> datetime | None:
@@ -75,4 +76,4 @@ def _before_signing(visit: Visit) -> Iterator[str]:
             yield open_words(life, quick=quick)
 
 
-JUDGING = Judging(stage=STAGE, holds={"power": _before_power, "sign": _before_signing}, judge=_judge)
+JUDGING = Judging(stage=STAGE, holds={"power": _before_power, "sign": _before_signing}, measure=_measure)

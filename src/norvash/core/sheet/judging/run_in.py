@@ -29,10 +29,11 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.running.log_typed import LogPoint
 from norvash.core.running.plan import RunIn, ToBed, run_in_plan
 from norvash.core.running.ran import ran_min as minutes_run
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.prove.points import Point
 from norvash.core.sheet.judging.prove.speed import speed_told
+from norvash.core.sheet.measured import Measured, by_rule, judged
 from norvash.core.sheet.putting_off import Asked
 from norvash.core.sheet.records import Record
 from norvash.core.sheet.records_of_running import RunLog
@@ -53,6 +54,21 @@ from norvash.core.sheet.visit.done import last_work
 from norvash.errors import InputError
 
 _LAST, _SECONDS = 3, 60
+# The figures by which it is planned how faces are run in, and how fast it may turn.
+_OF_PLAN = (
+    *(
+        "rated_v",
+        "rated_a",
+        "rated_rpm",
+        "permitted_rpm",
+        "noload_a",
+        "noload_rpm",
+        "noload_rpm_least",
+        "safe_noload_v",
+    ),
+    *("construction", "new_mm", "limit_mm", "expected_life_units", "unit_of_use", "thickness_mm", "run_in_min"),
+    *("commutator_d_mm", "commutator_now_mm", "run_in_print", "run_in_share", "seating.", "field.", "excitation"),
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -192,8 +208,8 @@ def steady(points: Sequence[Logged], rules: MotorRules) -> bool | None:
     return not over(max(amps) / min(amps) - 1, rules["runin.steady"])
 
 
-def judge(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
-    """Yield what a run-in finds: over its plan, noisy for too long; what shuts down a motor does so here too, until it
+def measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
+    """Yield what a run-in shows: over its plan, noisy for too long; what shuts down a motor does so here too, until it
     was worked on. Source: rules runin.noisy, run.shut-down, speed.*
     """
     looked = RUNIN_LOOKED.given(sheet)
@@ -201,13 +217,34 @@ def judge(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
     heard, loud = RUNIN_LOUD.given(sheet), RUNIN_LOUD.of(sheet)
     if heard is not None and loud is not None and heard.at > (since or sheet.at):
         minutes = plan_of(sheet, rules).minutes
-        if not under(loud, rules["runin.noisy"] * minutes):
-            yield 0, RUNIN_NOISE.saying(f"noise or sparks after {loud:g} min, twice its run-in of {minutes:.0f} min")
-    beyond = logged(sheet, since=since, beyond=True)
+        most = rules["runin.noisy"] * minutes
+        late = f"noise or sparks after {loud:g} min, twice its run-in of {minutes:.0f} min"
+        yield judged(
+            RUNIN_LOUD,
+            f"noise or sparks after {loud:g} min, its run-in takes {minutes:.0f} min",
+            value=loud,
+            unit="min",
+            low=0.0,
+            high=most,
+            basis=by_rule(rules, "runin.noisy"),
+            off=None if under(loud, most) else RUNIN_NOISE.saying(late),
+            rests_on=("runin.", *_OF_PLAN),
+        )
+    places = RUNIN_POINTS.places(sheet)
+    if places:
+        yield from _points(sheet, rules, since, places[-1])
+
+
+def _points(sheet: Sheet, rules: MotorRules, since: datetime | None, place: int) -> Iterator[Measured]:
+    """Yield what the points of a run-in say: over their plan or not, and what shuts a motor down."""
+    beyond, (read, _) = logged(sheet, since=since, beyond=True), counted(sheet)
+    words = f"{read} points, all within the plan" if read > 1 else "within the plan"
     if beyond:
         more = f"; {len(beyond)} points in all" if len(beyond) > 1 else ""
-        yield 0, RUNIN_OVER.saying(f"run in over its plan: {beyond[0].over}, at {beyond[0].minute:.0f} min{more}")
-    yield from ((0, f) for f in _shut_down(sheet, rules))
+        words = f"run in over its plan: {beyond[0].over}, at {beyond[0].minute:.0f} min{more}"
+    yield judged(RUNIN_POINTS, words, place, off=RUNIN_OVER.saying(words) if beyond else None)
+    for found in _shut_down(sheet, rules):
+        yield judged(RUNIN_POINTS, found.words, place, off=found, rests_on=("run.shut-down", "speed.", *_OF_PLAN))
 
 
 def _shut_down(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
@@ -218,7 +255,7 @@ def _shut_down(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
         yield RUN_SPARKING.saying(f"sparks {dict(SPARKS.choices)[str(worst)]}, while it was run in")
     fast = max((x.fastest_rpm for x in logs if x.fastest_rpm is not None), default=None)
     run = () if fast is None else (Point(place=0, volts=None, amps=None, rpm=fast, sparks=None),)
-    told = (x for x in speed_told(sheet.facts, run, rules, free=True) if isinstance(x, Finding))
+    told = (f for m in speed_told(sheet.facts, run, rules, free=True) for f in m.findings)
     yield from (f for f in told if f.grade == "stop")
 
 

@@ -56,6 +56,13 @@ def holds(visit: Visit) -> tuple[Hold, ...]:
     """Return what is still open, stage by stage; a sheet with something open is signed with a reason, and claims
     nothing clean.
     """
+    known: tuple[Hold, ...] | None = visit.worked_out.get("holds")
+    if known is None:
+        known = visit.worked_out["holds"] = _holds(visit)
+    return known
+
+
+def _holds(visit: Visit) -> tuple[Hold, ...]:
     needed = {stage: gate for gate, stage in _needed(visit)}
     made = list(_not_said(visit))
     for stage in STAGES:

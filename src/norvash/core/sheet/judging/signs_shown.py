@@ -4,6 +4,7 @@ findings.
 
 from collections.abc import Iterable, Mapping
 from dataclasses import replace
+from datetime import datetime
 from types import MappingProxyType
 
 from norvash.core.diagnosis.ranking import Diagnosis, Situation, diagnose
@@ -25,7 +26,7 @@ from norvash.core.sheet.stages.commutator.cut import CUT_DONE, SURFACE_WITH
 from norvash.core.sheet.stages.commutator.seen import COMMUTATOR_BLACK, COMMUTATOR_ROUGH
 from norvash.core.sheet.stages.decide import RULED_OUT
 from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, complaint_gone
+from norvash.core.sheet.stages.prove.complaint import complaint_gone
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.sheet.visit.gate_ticked import ticked
 from norvash.core.sheet.visit.walk import how_far_open, open_permits
@@ -133,15 +134,31 @@ def mended_causes(sheet: Sheet) -> tuple[str, ...]:
 
 def may_have_been(sheet: Sheet, lives: Iterable[Life]) -> tuple[str, ...]:
     """Return the causes of which it may be said that a complaint is gone by them: those that were mended at this visit,
-    by a finding that was worked on or by name.
+    by a finding that was worked on or by name, since it was last said to be still there.
     """
-    return tuple(dict.fromkeys((*causes_mended(lives), *mended_causes(sheet), *_mended_on_copper(sheet))))
+    return tuple(cause for cause, at in _mended_at(sheet, lives) if sheet.still_at is None or at > sheet.still_at)
 
 
-def _mended_on_copper(sheet: Sheet) -> tuple[str, ...]:
-    """Return the causes that a cut, or work on the surface, has mended: often only figures have shown them."""
-    made = [seen for field, seen in _ON_COPPER.items() if field.given(sheet) is not None]
-    return tuple(cause for found in made for finding in found for cause in causes_of(finding))
+def _mended_at(sheet: Sheet, lives: Iterable[Life]) -> tuple[tuple[str, datetime], ...]:
+    """Return every cause that was mended at this visit, with when it was last: by a finding that was worked on, by
+    name, by a cut or work on the surface, of which often only figures have shown the cause.
+    """
+    made: dict[str, datetime] = {}
+
+    def mended(cause: str, at: datetime) -> None:
+        made[cause] = max(made.get(cause, at), at)
+
+    for x in lives:
+        for cause in causes_mended([x]):
+            mended(cause, max(g.at for g in x.done))
+    for cause in mended_causes(sheet):
+        given = RULED_OUT[cause].given(sheet)
+        mended(cause, given.at if given is not None else sheet.at)
+    for field, seen in _ON_COPPER.items():
+        given = field.given(sheet)
+        for cause in (c for f in seen for c in causes_of(f)) if given is not None else ():
+            mended(cause, given.at if given is not None else sheet.at)
+    return tuple(made.items())
 
 
 def not_in_it(facts: Facts) -> tuple[str, ...]:
@@ -160,16 +177,15 @@ def diagnosis_of(
 ) -> Diagnosis:
     """Return the causes and the next checks that are possible and allowed on this sheet now.
 
-    What was mended while the complaint is still there is ruled out, and the search goes on; once it is gone no check is
-    asked for. Ruled out is what is not in the
-    motor. `cases` are the causes proven at this site.
+    What was mended before the complaint was said to be still there is ruled out, and the search goes on; once it is
+    gone no check is asked for. Ruled out is what is not in the motor. `cases` are the causes proven at this site.
     """
     safe = not ticked(SAFE, sheet, rules).is_open
     isolated = safe and not open_permits(sheet)
     now = Situation(how_far_open(sheet) if safe else "assembled", not isolated, safe, sheet.facts.may_run_free)
     out = list(not_in_it(sheet.facts))
-    if COMPLAINT_NOW.of(sheet) == "still":
-        out += [*mended_causes(sheet), *causes_mended(lives)]
+    if sheet.still_at is not None:
+        out += [cause for cause, at in _mended_at(sheet, lives) if at <= sheet.still_at]
     around = set(sheet.facts.surroundings) | ({"wet"} if signs.get("water") == "yes" else set())
     found = diagnose(
         sheet.facts.motor_class,

@@ -4,12 +4,12 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Noted
+from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.close import TURNS_FREE
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
-from norvash.core.sheet.stages.stacks import GONE_THROUGH, LEFT_OUT, LEFT_OVER, LEFT_OVER_SAID
+from norvash.core.sheet.stages.stacks import BACK, GONE_THROUGH, LEFT_OUT, LEFT_OVER, LEFT_OVER_SAID
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM, circuits_of
 from norvash.core.sheet.visit.stacks import PartNow, StackNow, last_pause, stacks_now
 from norvash.core.sheet.visit.visit import Visit
@@ -20,12 +20,14 @@ from norvash.core.windings.circuits import PLACES
 _MOST_NAMED = 3
 
 
-def judge(sheet: Sheet, rules: MotorRules) -> Iterator[Noted]:
+def measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     """Yield what was left out: a stop where nothing runs without it, else to be planned."""
     left = [p for s in stacks_now(sheet, rules) for p in s.off if p.state == "left out"]
     if left:
         said = LEFT_OUT.saying(f"left out: {listed([f'{p.part.called} ({p.why})' for p in left])}")
-        yield 0, replace(said, grade="stop") if any(p.part.of.stops for p in left) else said
+        off = replace(said, grade="stop") if any(p.part.of.stops for p in left) else said
+        of = tuple((BACK[p.stack].id, p.place) for p in left)
+        yield Measured(id="left-out", of=of, words=off.words, standing="off", findings=(off,))
 
 
 def unseen(visit: Visit, where: Where) -> Iterator[str]:

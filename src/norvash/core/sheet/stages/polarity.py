@@ -8,7 +8,8 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick
-from norvash.core.sheet.finding import Noted, finding
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.measured import Measured, standing_of
 from norvash.core.sheet.part import BRUSHES, HOLDERS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
@@ -77,10 +78,25 @@ def wrong_at(sheet: Sheet) -> str:
     return f"polarity does not alternate by arm: {wrong}; look at the wiring, or correct the plan under Figures"
 
 
-def wrong_boxes(sheet: Sheet) -> Iterator[Noted]:
-    """Yield that the boxes that were read do not alternate."""
-    if boxes(sheet) and wrong_at(sheet):
-        yield 0, BOX_POLARITY.saying(f"boxes {wrong_at(sheet)}")
+def unfinished(sheet: Sheet) -> str:
+    """Return how many boxes of how many were read, empty where none or every one was."""
+    read, every = len(BOX.places(sheet)), len(sheet.facts.positions)
+    return f"polarity of the boxes: {read} of {every} read" if 0 < read < every else ""
+
+
+def measured(sheet: Sheet) -> Iterator[Measured]:
+    """Yield the polarity of the boxes: whether it alternates once every one is read, till then how many are."""
+    places, part = BOX.places(sheet), unfinished(sheet)
+    if not places:
+        return
+    of, wrong = tuple((BOX.id, n) for n in places), wrong_at(sheet) if boxes(sheet) else ""
+    words, standing = f"boxes {_signs(boxes(sheet))} round the commutator: they alternate", standing_of(not wrong)
+    if part:
+        words, standing = part, "not whole"
+    elif wrong:
+        words = f"boxes {wrong}"
+    off = (BOX_POLARITY.saying(words),) if wrong else ()
+    yield Measured(id="polarity", of=of, words=words, standing=standing, findings=off)
 
 
 def _signs(plans: tuple[PositionPlan, ...]) -> str:

@@ -57,10 +57,10 @@ def _said_by(field_id: str, given: Given, own: Mapping[str, Task]) -> Iterable[T
 
 
 def done_by(finding: Finding, tasks: Mapping[Task, tuple[Given, ...]]) -> tuple[Given, ...]:
-    """Return what says that a finding was worked on: a task of it that does more than look, or, where all of its tasks
-    only look, one of those.
+    """Return what says that a finding was worked on: a task that mends it, else one that does more than look, or, where
+    all of its tasks only look, one of those.
     """
-    asked = [t for t in finding.tasks if not t.looks] or finding.tasks
+    asked = finding.mended_by or [t for t in finding.tasks if not t.looks] or finding.tasks
     return tuple(dict.fromkeys(given for task in asked for given in tasks.get(task, ())))
 
 
@@ -179,7 +179,8 @@ def worked_on(finding: Finding, position: int, sheet: Sheet, new: Mapping[int, b
     """Tell whether work on a sheet has touched the place at which a finding by sight is looked for, or that of what it
     ends.
     """
-    asked = {t for f in (finding, *(f for f in FINDINGS.values() if f.ends == finding.id)) for t in f.tasks}
+    both = (finding, *(f for f in FINDINGS.values() if f.ends == finding.id))
+    asked = {t for f in both for t in f.mended_by or f.tasks}
     return (finding.of_brush and position in new) or any(t in asked for t in done_tasks(sheet) if not t.looks)
 
 

@@ -2,11 +2,15 @@
 
 from collections.abc import Mapping
 
-from norvash.core.sheet.field import Field
+from norvash.core.sheet.field import Field, Quantity, Tick
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.numbered import numbered
+from norvash.core.sheet.records import PaintedMap, Readings
+from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.stages.catalogue import FINDINGS, TASKS
-from norvash.core.sheet.stages.decide import decided_finding
+from norvash.core.sheet.stages.decide import answer_words, decided_finding
 from norvash.core.sheet.stages.rework import done_task, gone_finding
+from norvash.core.text.quantities import UNITS
 
 
 def field_words(field: Field) -> str:
@@ -34,3 +38,21 @@ def place_words(field: Field, place: int, labels: Mapping[int, str]) -> str:
     if per == "number" and field.whole:
         return f", point {place + 1}" if place else ""
     return f" {place}" if place else ""
+
+
+def said_words(field: Field, given: Given) -> str:
+    """Return what was entered in a field, in words."""
+    if given.cut is not None:
+        return given.cut.words
+    if isinstance(given.record, Readings | PaintedMap):
+        return given.record.words
+    words = answer_words(field, given.word, given.typed)
+    if isinstance(given.record, TakenFor):
+        words = given.record.name or words
+    if isinstance(field, Quantity) and given.typed[-1].isdigit():
+        words += f" {next(iter(UNITS[field.dimension]))}"
+    if words == field.label:
+        words = "yes"
+    if isinstance(field, Tick):
+        words = "done"
+    return ", ".join(filter(None, (words, given.record.words if given.record else "")))

@@ -29,6 +29,13 @@ class StageNow:
 
 def progress(visit: Visit) -> tuple[StageNow, ...]:
     """Return the state of every stage that the sheet walks."""
+    known: tuple[StageNow, ...] | None = visit.worked_out.get("rail")
+    if known is None:
+        known = visit.worked_out["rail"] = _progress(visit)
+    return known
+
+
+def _progress(visit: Visit) -> tuple[StageNow, ...]:
     safe = not ticked(SAFE, visit.sheet, visit.rules).is_open
     made = []
     for stage in stages_of(visit.sheet):

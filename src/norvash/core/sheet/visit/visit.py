@@ -7,7 +7,7 @@ from types import MappingProxyType
 from typing import Any, Literal
 
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Finding, Noted
+from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.held import Held, held
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.measured import Measured
@@ -16,9 +16,7 @@ from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.visit.ways import WaysNow, ways_now
 from norvash.core.verdict.values import Findings
 
-# What a stage's entries say: of a sheet, by the rules, with what every brush has worn since new [mm].
-Judge = Callable[[Sheet, MotorRules, tuple[float, ...]], Iterable[Noted]]
-# What was measured at a stage, of the same.
+# What was measured and said at a stage: of a sheet, by the rules, with what every brush has worn since new [mm].
 Measure = Callable[[Sheet, MotorRules, tuple[float, ...]], Iterable[Measured]]
 
 
@@ -79,10 +77,6 @@ Keeps = Literal["power", "service", "sign"]
 _OPEN: Mapping[Keeps, Holds] = MappingProxyType({})
 
 
-def _nothing(_sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Noted]:
-    return ()
-
-
 def _nothing_measured(_sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Measured]:
     return ()
 
@@ -97,9 +91,8 @@ def _no_words(_visit: Visit) -> str:
 
 @dataclass(frozen=True, kw_only=True)
 class Judging:
-    """How a stage judges: `measure` returns what was measured at it, `judge` what else its entries say, `answered` the
-    findings by sight that a measurement has answered, `holds` what keeps a gate or the signature shut by what stands at
-    it.
+    """How a stage judges: `measure` returns what was measured and said at it, `answered` the findings by sight that a
+    measurement has answered, `holds` what keeps a gate or the signature shut by what stands at it.
 
     It is done by `is_done`, or once it was touched, and only begun while `left_of` says what of it is still to be done;
     `left` says what it still waits for.
@@ -107,7 +100,6 @@ class Judging:
 
     stage: Stage
     measure: Measure = _nothing_measured
-    judge: Judge = _nothing
     answered: Callable[[Sheet, MotorRules], Iterable[Finding]] = _none_answered
     holds: Mapping[Keeps, Holds] = field(default_factory=lambda: _OPEN)
     is_done: Callable[[Visit], bool] | None = None

@@ -86,6 +86,10 @@ def _to_the_starter(sheet: Sheet, allowed: float, rules: MotorRules) -> Iterator
     if battery is None or starter is None:
         return
     of, lost, most = ((CRANKING_V.id, 0), (STARTER_V.id, 0)), battery - starter, 2 * allowed
+    if not sheet.of_one_sight(*of):
+        words = "Battery and starter were not read in one cranking: read both again, as left, while it cranks."
+        yield Measured(id="cable-lost", of=of, words=words, standing="not judged")
+        return
     if over(starter, battery):
         words = f"{starter:g} V at the starter, {battery:g} V at the battery while cranking: check which is which."
         yield Measured(id="cable-lost", of=of, words=words, standing="not judged")

@@ -1,20 +1,19 @@
 """What was measured before opening: supply and the way from it, speed settings, terminals, a run without load."""
 
 from collections.abc import Iterable, Iterator
+from dataclasses import replace
 
 from norvash.core.edges import over, under, within
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.before.battery import battery_measured
 from norvash.core.sheet.judging.before.drops import drops_measured
 from norvash.core.sheet.judging.before.terminals import terminals_measured
 from norvash.core.sheet.judging.prove.points import Point
 from norvash.core.sheet.judging.prove.run_figures import slower_told
 from norvash.core.sheet.judging.prove.speed import current_told, speed_told
-from norvash.core.sheet.measured import Derived, Measured, Standing, answers_of, by_rule, standing_of, value_of
-from norvash.core.sheet.said import Said, Unjudged
+from norvash.core.sheet.measured import Derived, Measured, answers_of, by_rule, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before import outside
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, SOURCE_V, SUPPLY_V, TAP_V, TAPS_V
@@ -104,13 +103,15 @@ def _lost_on_the_way(sheet: Sheet, volts: float, rules: MotorRules) -> Measured 
     source = SOURCE_V.of(sheet)
     if source is None:
         return None
+    of = ((SUPPLY_V.id, 0), (SOURCE_V.id, 0))
     much = over(volts, source) or under(volts, rules["supply.low"] * source)
     share = f"{1 - volts / source:.1%}" if source else "nothing"
-    words = f"{source:g} V before switch and cord, {source - volts:.3g} V lost on the way, {share}"
+    then = "" if sheet.of_one_sight(*of) else ", as found"
+    words = f"{source:g} V before switch and cord{then}, {source - volts:.3g} V lost on the way, {share}"
     way = "too much: switch, cord and joints" if much else "as it may"
     return Measured(
         id="way-lost",
-        of=((SUPPLY_V.id, 0), (SOURCE_V.id, 0)),
+        of=of,
         words=f"{words}: {way}.",
         standing=standing_of(not much),
         value=source - volts,
@@ -233,12 +234,9 @@ def _unloaded(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     point = Point(place=0, volts=None, amps=amps, rpm=rpm, sparks=None)
     speed = (*speed_told(facts, (point,), rules, free=True), *slower_told(facts, rpm, rules))
     for field, told in ((NOLOAD_RPM, speed), (NOLOAD_A, tuple(current_told(facts, (point,), rules)))):
-        found = tuple(f for f in told if isinstance(f, Finding))
-        for said in (x for x in told if isinstance(x, Said)):
-            standing: Standing = "not judged" if isinstance(said, Unjudged) else standing_of(said.right)
-            off = found if said.right is False else ()
-            rests = (*said.rules, *(_OF_RUN if off else ()))
-            yield value_of(field, said.words, standing, findings=off, rests_on=rests)
+        for m in told:
+            rests = (*m.rests_on, *(_OF_RUN if m.findings else ()))
+            yield replace(m, id=field.id, of=((field.id, 0),), rests_on=rests)
 
 
 def _magnets(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:

@@ -5,7 +5,9 @@ from collections.abc import Iterable, Iterator
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.before.fields import TAP_V
 from norvash.core.sheet.stages.before.stage import STAGE
+from norvash.core.sheet.stages.decide import OUTCOME, STOPS
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.sheet.visit.walk import open_permits
 
@@ -17,8 +19,11 @@ def _measure(sheet: Sheet, rules: MotorRules, worn_mm: tuple[float, ...]) -> Ite
 
 
 def _before_signing(visit: Visit) -> Iterator[str]:
-    """Yield every test with power on that is not closed."""
+    """Yield every test with power on that is not closed, and that some of its settings only were measured."""
     yield from (f"Test with power on no. {n} is not closed" for n in open_permits(visit.sheet))
+    read, every = len(TAP_V.places(visit.sheet)), len(visit.sheet.facts.taps)
+    if 0 < read < every and OUTCOME.of(visit.sheet) not in STOPS:
+        yield f"Speed settings: {read} of {every} measured"
 
 
 JUDGING = Judging(stage=STAGE, holds={"sign": _before_signing}, measure=_measure)

@@ -28,7 +28,7 @@ from norvash.core.motor.figure_fields import (
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP, DENSITY_HIGH, DENSITY_LOW
-from norvash.core.sheet.measured import Measured, figure
+from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.holders import HOLDER_GAP
 from norvash.core.verdict.values import Findings
@@ -42,7 +42,7 @@ def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Measured
     since = f", {HOLDER_GAP_MM.basis(known)}" if SUNK_MM.of(known) else ""
     if gap is not None and not HOLDER_GAP.places(sheet):
         made.append(
-            figure(
+            follows(
                 words="Holder gap by the type" + since,
                 value=gap,
                 unit="mm",
@@ -54,7 +54,7 @@ def geometry(sheet: Sheet, found: Findings, rules: MotorRules) -> tuple[Measured
     sunk = SUNK_MM.of(known)
     if sunk is not None:
         made.append(
-            figure(
+            follows(
                 words=f"Surface sunk under the brush{since}",
                 value=sunk,
                 unit="mm",
@@ -76,7 +76,7 @@ def _springs(sheet: Sheet, found: Findings, rules: MotorRules) -> list[Measured]
     if new is not None and rate is not None:
         at_limit = pressure_kpa(new - rate * (NEW_MM.need(figures) - found.limit.limit_mm), t, a)
         made.append(
-            figure(
+            follows(
                 words="Pressure at the limit, by the spring's rate",
                 value=at_limit,
                 unit="kPa",
@@ -101,7 +101,7 @@ def _surface(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     speed = surface_speed_m_per_s(diameter, rpm)
     most, ids = most_m_per_s(GRADE_FAMILY.of(figures) or None, sheet.facts.motor_class, rules)
     return [
-        figure(
+        follows(
             words="Surface speed at rated speed",
             value=speed,
             unit="m/s",
@@ -121,7 +121,7 @@ def _bar_volts(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     mean = mean_bar_v(volts, int(poles) // 2, int(bars))
     most, rule = most_bar_v(rules, interpoles=INTERPOLES.of(figures) != "no")
     return [
-        figure(
+        follows(
             words="Mean volts from bar to bar",
             value=mean,
             unit="V",
@@ -143,7 +143,7 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Measured]:
         return []
     if not grade:
         return [
-            figure(
+            follows(
                 words="Current density at rated current",
                 value=density,
                 unit="A/cm²",
@@ -156,7 +156,7 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     low, high = rules[ids[0]], rules[ids[1]]
     right = None if sheet.facts.motor_class == "starter" else within(low * rules["density.least-share"], density, high)
     made = [
-        figure(
+        follows(
             words="Current density at rated current",
             value=density,
             unit="A/cm²",
@@ -168,7 +168,7 @@ def _current(sheet: Sheet, rules: MotorRules) -> list[Measured]:
     if volts:
         drop = rules[CONTACT_DROP.of(grade)]
         made.append(
-            figure(
+            follows(
                 words="Contact drop of a pair, share of the supply",
                 value=100 * drop / volts,
                 unit="%",
@@ -192,7 +192,7 @@ def _face(sheet: Sheet, rules: MotorRules) -> list[Measured]:
         covered = bars_covered(t, diameter, int(bars))
         low, high = rules["bars.low"], rules["bars.high"]
         made.append(
-            figure(
+            follows(
                 words="Bars covered by a brush",
                 value=covered,
                 unit="",
@@ -205,6 +205,6 @@ def _face(sheet: Sheet, rules: MotorRules) -> list[Measured]:
         depth = sagitta_mm(diameter, t)
         way = seating_method(depth, len(sheet.facts.positions), rules)
         made.append(
-            figure(words="Depth of the face's curve", value=depth, unit="mm", basis=way, right=None, rests_on=())
+            follows(words="Depth of the face's curve", value=depth, unit="mm", basis=way, right=None, rests_on=())
         )
     return made

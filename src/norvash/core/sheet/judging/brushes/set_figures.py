@@ -4,7 +4,7 @@ from collections.abc import Iterator
 
 from norvash.core.edges import over
 from norvash.core.motor.record import MotorState
-from norvash.core.sheet.measured import Measured, figure
+from norvash.core.sheet.measured import Measured, follows
 from norvash.core.text.words import use_words
 from norvash.core.verdict.values import Findings
 
@@ -16,7 +16,7 @@ def set_figures(found: Findings, state: MotorState) -> Iterator[Measured]:
         most, least = (state.positions[n - 1].label for n in (spread.most_worn_position, spread.least_worn_position))
         told = "uneven" if spread.uneven else "even" if spread.above_noise else "even, within what readings can tell"
         rule = "spread.pair" if len(state.positions) == 2 else "spread.set"
-        yield figure(
+        yield follows(
             words=f"Spread of the wear, {most} most, {least} least",
             value=100 * spread.spread,
             unit="%",
@@ -25,7 +25,7 @@ def set_figures(found: Findings, state: MotorState) -> Iterator[Measured]:
             rests_on=(rule, "spread.noise"),
         )
     if spread is not None and spread.polarity_ratio is not None and spread.polarity_note:
-        yield figure(
+        yield follows(
             words="Wear of one polarity over the other",
             value=spread.polarity_ratio,
             unit="",
@@ -41,7 +41,7 @@ def _run(found: Findings, state: MotorState) -> Iterator[Measured]:
     current = state.current
     ran = state.now_units - current.fitted_units
     if current.fitted_known and ran > 0:
-        yield figure(
+        yield follows(
             words="The set has run",
             value=ran,
             unit=state.unit,
@@ -52,7 +52,7 @@ def _run(found: Findings, state: MotorState) -> Iterator[Measured]:
     look = found.look
     if look is not None and look.at_units is not None and over(state.now_units, look.at_units):
         late = state.now_units - look.at_units
-        yield figure(
+        yield follows(
             words=f"Look for {look.name}", value=late, unit=state.unit, basis="overdue", right=False, rests_on=()
         )
 

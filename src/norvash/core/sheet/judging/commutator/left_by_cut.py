@@ -5,8 +5,8 @@ from collections.abc import Iterator
 from norvash.core.brush.holders import gap_reason
 from norvash.core.edges import over
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.records import CutRecord
-from norvash.core.sheet.said import Said
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.holders import HOLDER_GAP
 
@@ -45,14 +45,14 @@ def faces_right(done: CutRecord, rules: MotorRules) -> bool:
     return not over(abs(faces_off(done)), rules["face.radius"])
 
 
-def left_says(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Said]:
+def left_says(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Measured]:
     """Yield what a cut leaves right as it is, with its figures."""
     if done.sunk_radial_mm > 0 and gaps_right(sheet, done, rules):
         before, after = max(gaps_now_mm(sheet, done), key=lambda g: g[1])
         band = f"{rules['gap.low']:g} to {rules['gap.high']:g} mm"
         words = f"After the cut the brush sinks by {done.sunk_radial_mm:.3f} mm, gap {before:.2f} to {after:.2f} mm"
-        yield Said(f"{words}: right, {band}", True, ("gap.low", "gap.high"))
+        yield follows(f"{words}: right, {band}", True, rests_on=("gap.low", "gap.high"))
     if faces_right(done, rules):
         before, after = done.before_diameter_mm / 2, done.after_diameter_mm / 2
         words = f"Faces shaped to {before:.2f} mm, the radius is {after:.2f} mm now, {faces_off(done):.1%} off"
-        yield Said(f"{words}: run them in", True, ("face.radius",))
+        yield follows(f"{words}: run them in", True, rests_on=("face.radius",))

@@ -12,7 +12,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, Trouble
 from norvash.core.sheet.judging.commutator.left_by_cut import left_says
 from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE, TRUE_SETUP
 from norvash.core.sheet.stages.commutator.size import TRACK_D
@@ -21,7 +21,7 @@ from norvash.core.text.words import listed
 from norvash.errors import NorvashError
 
 
-def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
+def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Measured]:
     """Return what a cut would take and leave, and where it is made; of one that is made what it left right as it is."""
     done = CUT_DONE.given(sheet)
     if done is not None and done.cut is not None:
@@ -29,32 +29,35 @@ def cut_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) 
     return _planned_says(sheet, now, slots, rules)
 
 
-def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Said]:
+def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRules) -> list[Measured]:
     if now.plan is None:
-        waits = [Said(f"no cut: {now.condemned}", False)] if now.could is not None else []
+        waits = [follows(f"no cut: {now.condemned}", False)] if now.could is not None else []
         return [*waits, *trouble_says(now, "cut")]
-    made = [Said(plan_words(now.plan).capitalize(), now.plan.chosen.allowed, ("cut.clean",)), *_spread(sheet)]
+    made = [
+        follows(plan_words(now.plan).capitalize(), now.plan.chosen.allowed, rests_on=("cut.clean",)),
+        *_spread(sheet),
+    ]
     if now.run_out is not None and now.run_out.cause == "set-up":
         made.insert(
             0,
-            Said(
+            follows(
                 "It runs off centre but is round: true it up on its bearing seats and measure again before this plan is"
                 " used",
                 False,
-                ("cut.true",),
+                rests_on=("cut.true",),
             ),
         )
     if now.plan.leaving is not None:
         full, less = now.plan.full, now.plan.leaving
         made.append(
-            Said(
+            follows(
                 f"leaving pits up to {now.plan.way.pit_left_radial_mm:g} mm saves"
                 f" {full.radial_mm - less.radial_mm:.3f} mm radial of"
                 f" copper; {less.skims_left} more such cuts against {full.skims_left} full ones"
             )
         )
     if now.plan.chosen.allowed:
-        made += [Said(words) for words in passes(now.plan)]
+        made += [follows(words) for words in passes(now.plan)]
     made += _reach(sheet, now.plan)
     setup = TRUE_SETUP.of(sheet)
     where, why = where_to_cut(now.plan, rules, true_setup=None if not setup else setup == "yes")
@@ -62,10 +65,9 @@ def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRu
     chosen = where if school.key == "figures" else school.key
     against = "" if chosen == where else f" would speak for the other; the school here is “{school.words}”"
     made.append(
-        Said(
+        follows(
             f"{'On the own lathe' if chosen == 'own' else 'To a motor shop'}: {listed(list(why))}{against}",
-            None,
-            ("school.skim",),
+            rests_on=("school.skim",),
         )
     )
     slot_min = slots.minutes(now, sheet, rules)
@@ -76,8 +78,8 @@ def _planned_says(sheet: Sheet, now: CopperNow, slots: SlotsHere, rules: MotorRu
             if slots.sheets
             else "no sheet has taught a factor of this site yet"
         )
-        made.append(Said(f"slots: about {slot_min:.0f} min; {learnt}", None, ("slot.seconds",)))
-    return made + [Said(w) for w in now.plan.warnings]
+        made.append(follows(f"slots: about {slot_min:.0f} min; {learnt}", rests_on=("slot.seconds",)))
+    return made + [follows(w) for w in now.plan.warnings]
 
 
 def passes(plan: Plan) -> Iterator[str]:
@@ -100,20 +102,20 @@ def passes(plan: Plan) -> Iterator[str]:
         yield f"slots {plan.slot_after_radial_mm:.2f} mm deep after it{again}"
 
 
-def _spread(sheet: Sheet) -> list[Said]:
+def _spread(sheet: Sheet) -> list[Measured]:
     """Return how far the diameters along the track lie apart."""
     known = [x for x in TRACK_D.of(sheet) if x is not None]
     if len(known) < 2:
         return []
     return [
-        Said(
+        follows(
             f"the track measures {min(known):.2f} to {max(known):.2f} mm, {max(known) - min(known):.2f} mm apart along"
             " it or across; the least is planned from"
         )
     ]
 
 
-def _reach(sheet: Sheet, plan: Plan) -> list[Said]:
+def _reach(sheet: Sheet, plan: Plan) -> list[Measured]:
     """Return how far along the shaft a cut must reach so that no step is left: the brush, and the end float on both
     sides.
     """
@@ -124,11 +126,10 @@ def _reach(sheet: Sheet, plan: Plan) -> list[Said]:
     slack = play if play is not None else END_FLOAT_HIGH_MM.stated(figures)
     if slack is None:
         return [
-            Said(
+            follows(
                 f"the end float is not known: see that the cut reaches past the brush of {width:g} mm by it on both"
                 " sides, or a step is left",
-                None,
-                ("cut.overrun",),
+                rests_on=("cut.overrun",),
             )
         ]
     least, got = width + 2 * slack, plan.copper.track_axial_mm + plan.way.overrun_axial_mm
@@ -136,10 +137,10 @@ def _reach(sheet: Sheet, plan: Plan) -> list[Said]:
         f"the cut reaches {got:.1f} mm along the shaft; brush {width:g} mm and end float {slack:g} mm on both sides ask"
         f" for {least:.1f} mm, or a step is left"
     )
-    return [Said(words, not under(got, least), ("cut.overrun",))]
+    return [follows(words, not under(got, least), rests_on=("cut.overrun",))]
 
 
-def trouble_says(now: CopperNow, name: Trouble) -> list[Said]:
+def trouble_says(now: CopperNow, name: Trouble) -> list[Measured]:
     """Return why something that was entered cannot be worked out."""
     found: NorvashError | None = now.trouble.get(name)
-    return [Said(f"{found.problem} {found.remedy}", False)] if found else []
+    return [follows(f"{found.problem} {found.remedy}", False)] if found else []

@@ -1,7 +1,6 @@
 """The figures of a motor as they were found and as they are left, each with its band and its own baseline."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
 
 from norvash.core.motor.figure_fields import RATED_RPM, RATED_V
 from norvash.core.rules.book import MotorRules
@@ -9,28 +8,13 @@ from norvash.core.sheet.judging.prove.output import Points
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.prove.run import Run
 from norvash.core.sheet.judging.prove.run_figures import Held, held_amps, held_rpm, rise_k
+from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.records_of_running import RunLog
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM, OUTPUT_FOUND
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.text.words import grouped
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class BeforeAfter:
-    """A figure as it was found and as it is left, None where it was not read; its band, an edge None where there is
-    none; what it is held against as a notch, with its basis.
-    """
-
-    words: str
-    unit: str
-    found: float | None
-    left: float | None
-    low: float | None = None
-    high: float | None = None
-    notch: float | None = None
-    basis: str = ""
 
 
 def output_found(sheet: Sheet) -> Points:
@@ -40,15 +24,15 @@ def output_found(sheet: Sheet) -> Points:
     return [(p.rpm, p.v) for p in record.points] if isinstance(record, RunLog) else []
 
 
-def before_after(sheet: Sheet, run: Run, rules: MotorRules) -> tuple[BeforeAfter, ...]:
+def before_after(sheet: Sheet, run: Run, rules: MotorRules) -> tuple[Measured, ...]:
     """Return the figures of the class side by side; one that was never read is left out. Source: rules run.*,
     amps.band, output.*
     """
     rows = [*_output(sheet, run, rules), *_ran(sheet, run, rules), *_safe(sheet)]
-    return tuple(r for r in rows if r.found is not None or r.left is not None)
+    return tuple(r for r in rows if r.found is not None or r.value is not None)
 
 
-def _output(sheet: Sheet, run: Run, rules: MotorRules) -> Iterator[BeforeAfter]:
+def _output(sheet: Sheet, run: Run, rules: MotorRules) -> Iterator[Measured]:
     """Yield the volts of a generator at the speed nearest to its plate's."""
     if sheet.facts.motor_class != "generator":
         return
@@ -59,11 +43,11 @@ def _output(sheet: Sheet, run: Run, rules: MotorRules) -> Iterator[BeforeAfter]:
     found = _near(output_found(sheet), best[0])
     share = plate_v / plate_rpm * best[0] if plate_v and plate_rpm else None
     low, high = (None, None) if share is None else (rules["output.low"] * share, rules["output.high"] * share)
-    yield BeforeAfter(
+    yield follows(
         words=f"At {grouped(best[0])} r/min",
         unit="V",
         found=found,
-        left=best[1],
+        value=best[1],
         low=low,
         high=high,
         notch=share,
@@ -78,7 +62,7 @@ def _near(points: Points, rpm: float) -> float | None:
     return near[1] if near is not None and abs(near[0] - rpm) <= rpm / 10 else None
 
 
-def _ran(sheet: Sheet, run: Run, rules: MotorRules) -> Iterator[BeforeAfter]:
+def _ran(sheet: Sheet, run: Run, rules: MotorRules) -> Iterator[Measured]:
     at, found, base = run.at, sheet.as_found, sheet.baseline
     if at is None:
         return
@@ -89,30 +73,30 @@ def _ran(sheet: Sheet, run: Run, rules: MotorRules) -> Iterator[BeforeAfter]:
     then = points_of(found) if found is not sheet else ()
     before = max((p.sparks for p in then if p.sparks is not None), default=None)
     worst = max((p.sparks for p in run.points if p.sparks is not None), default=None)
-    yield BeforeAfter(
-        words="Sparks", unit="0 to 4", found=before, left=worst, low=0, high=rules["run.sparks"], basis="at most"
+    yield follows(
+        words="Sparks", unit="0 to 4", found=before, value=worst, low=0, high=rules["run.sparks"], basis="at most"
     )
-    yield BeforeAfter(
+    yield follows(
         words="Hotter than the air",
         unit="K",
         found=None,
-        left=rise_k(sheet),
+        value=rise_k(sheet),
         notch=base.rise_k if base is not None else None,
         basis="its own baseline" if base is not None and base.rise_k is not None else "",
     )
 
 
-def _held(words: str, unit: str, found: float | None, held: Held | None, base: float | None) -> BeforeAfter:
+def _held(words: str, unit: str, found: float | None, held: Held | None, base: float | None) -> Measured:
     if held is None:
-        return BeforeAfter(words=words, unit=unit, found=found, left=None)
+        return follows(words=words, unit=unit, found=found, value=None)
     low, high = held.band if held.band is not None else (held.least, held.most)
     basis = "its own baseline" if base is not None else held.basis if held.usual else ""
     notch = held.usual if base is None else base
-    return BeforeAfter(
+    return follows(
         words=words,
         unit=unit,
         found=found,
-        left=held.value,
+        value=held.value,
         low=0.0 if held.may_be_low else low,
         high=held.most if held.most is not None else high,
         notch=notch,
@@ -120,9 +104,9 @@ def _held(words: str, unit: str, found: float | None, held: Held | None, base: f
     )
 
 
-def _safe(sheet: Sheet) -> Iterator[BeforeAfter]:
+def _safe(sheet: Sheet) -> Iterator[Measured]:
     found = sheet.as_found
     for words, unit, field in (("Insulation", "MΩ", INSULATION_MOHM), ("Protective earth", "Ω", EARTH_OHM)):
         left = field.of(sheet)
         before = field.of(found) if found is not sheet else None
-        yield BeforeAfter(words=words, unit=unit, found=before if before != left else None, left=left)
+        yield follows(words=words, unit=unit, found=before if before != left else None, value=left)

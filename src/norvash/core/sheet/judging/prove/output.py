@@ -1,15 +1,14 @@
 """The output of a generator at two speeds or more, against what its plate promises there."""
 
 from collections.abc import Iterator, Sequence
-from typing import NamedTuple
+from typing import Any, NamedTuple
 
 from norvash.core.edges import over, same, under, within
 from norvash.core.motor.figure_fields import EXCITATION, RATED_RPM, RATED_V
 from norvash.core.rules.book import MotorRules
 from norvash.core.running.output import judge_output
-from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import points_of
-from norvash.core.sheet.said import Said, Unjudged
+from norvash.core.sheet.measured import Measured, by_rule, told, unsure
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import REGULATOR, RUN_A
 from norvash.core.sheet.stages.prove.run_findings import OUTPUT_DEAD, OUTPUT_FLAT, OUTPUT_HIGH, OUTPUT_LOW
@@ -98,34 +97,39 @@ def output_answer(sheet: Sheet, rules: MotorRules) -> str:
     points = [(p.rpm, p.volts) for p in points_of(sheet)]
     if sheet.facts.motor_class != "generator" or output_lacks(sheet, points, rules):
         return ""
-    told = list(output_told(sheet, points, rules))
-    found = [x.id for x in told if isinstance(x, Finding)]
+    every = list(output_told(sheet, points, rules))
+    found = [f.id for m in every for f in m.findings]
     if found:
         return "dead" if found == [OUTPUT_DEAD.id] else ""
-    return "good" if any(x.right for x in told if isinstance(x, Said)) else ""
+    return "good" if any(m.right for m in every) else ""
 
 
-def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Said | Finding]:
+def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Measured]:
     """Yield what the volts of a generator at its speeds say, unregulated. Source: rules output.*"""
-    rows = _counting(sheet, points, rules)
-    yield from (Said(f"{r.words}.") for r in rows)
-    lacks, read = output_lacks(sheet, points, rules), [p for p in points if p[0] is not None and p[1] is not None]
-    if lacks:
-        if points:
-            yield Unjudged(f"Output not judged: it lacks {lacks}.", False if read else None)
-        return
-    if _rated(sheet) is None:
+    rows, read = _counting(sheet, points, rules), [p for p in points if p[0] is not None and p[1] is not None]
+    lacks = output_lacks(sheet, points, rules)
+    if not lacks and _rated(sheet) is None:
         yield from _told_by_volts(sheet, read, rules)
         return
-    answer = _answered(sheet, points, rules)
-    if answer == "dead":
-        yield OUTPUT_DEAD.saying(f"no output: {rows[-1].words}")
-        yield Said("Brushes, field circuit and direction first, then its residual field.", False, ("output.dead",))
-    elif answer == "does not rise":
-        yield OUTPUT_FLAT
-        yield Said("Its volts do not rise with its speed.", False)
-    else:
+    answer = "" if lacks else _answered(sheet, points, rules)
+    if not lacks and answer not in ("dead", "does not rise"):
         yield from _shares(sheet, rows, rules)
+        return
+    yield from (told(f"{r.words}.", value=r.volts, unit="V") for r in rows)
+    if lacks:
+        yield from [unsure(f"Output not judged: it lacks {lacks}.")] if points else []
+    else:
+        yield _dead(f"no output: {rows[-1].words}") if answer == "dead" else _flat()
+
+
+def _dead(words: str) -> Measured:
+    off = OUTPUT_DEAD.saying(words)
+    first = "Brushes, field circuit and direction first, then its residual field."
+    return told(first, off=off, rests_on=("output.dead",))
+
+
+def _flat() -> Measured:
+    return told("Its volts do not rise with its speed.", off=OUTPUT_FLAT)
 
 
 def _plate_lacking(sheet: Sheet) -> str:
@@ -153,32 +157,36 @@ def _speed_unknown(sheet: Sheet, read: Points, rules: MotorRules) -> tuple[str, 
     return ("good", *reached) if reached is not None else ("incomplete", *rows[-1])
 
 
-def _told_by_volts(sheet: Sheet, read: Points, rules: MotorRules) -> Iterator[Said | Finding]:
+def _told_by_volts(sheet: Sheet, read: Points, rules: MotorRules) -> Iterator[Measured]:
     """Yield what the output says where the plate's speed is not known."""
     answer, rpm, volts = _speed_unknown(sheet, read, rules)
     plate = RATED_V.of(sheet.facts.figures) or 0.0
     words = f"{volts:.4g} V at {grouped(rpm)} r/min, plate {plate:g} V"
     if answer == "dead":
-        yield OUTPUT_DEAD.saying(f"no output: {words}, under a tenth at every speed")
-        yield Said("Brushes, field circuit and direction first, then its residual field.", False, ("output.dead",))
+        yield _dead(f"no output: {words}, under a tenth at every speed")
     elif answer == "flat":
-        yield OUTPUT_FLAT
-        yield Said("Its volts do not rise with its speed.", False)
+        yield _flat()
     elif answer == "good":
-        yield Said(f"Its volts rise with speed and reach the plate's: {words}; its plate's speed is not known.", True)
+        said = f"Its volts rise with speed and reach the plate's: {words}; its plate's speed is not known."
+        yield told(said, right=True, value=volts, unit="V", low=plate, basis="plate")
 
 
-def _shares(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> Iterator[Said | Finding]:
+def _shares(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> Iterator[Measured]:
     loaded = any(RUN_A.of(sheet, p) for p in RUN_A.places(sheet))
     most, rule = rules["output.high"], "output.high"
     if _excites_itself(sheet) and not loaded:
         most, rule = rules["output.high-self"], "output.high-self"
-    near = _near(sheet, rows, rules)
-    low = next((r for r in near if under(r.share, rules["output.low"])), None)
-    high = next((r for r in near if over(r.share, most)), None)
-    if low is not None:
-        yield OUTPUT_LOW.saying(f"low output: {low.words}")
-    if high is not None:
-        yield OUTPUT_HIGH.saying(f"high output: {high.words}")
-    right = low is None and high is None
-    yield Said("Output as on its plate." if right else "Output outside its band.", right, ("output.low", rule))
+    near, least = _near(sheet, rows, rules), rules["output.low"]
+    low = [r for r in near if under(r.share, least)]
+    high = [r for r in near if over(r.share, most)]
+    off = {
+        **{r: OUTPUT_LOW.saying(f"low output: {low[0].words}") for r in low},
+        **{r: OUTPUT_HIGH.saying(f"high output: {high[0].words}") for r in high},
+    }
+    for r in rows:
+        band: dict[str, Any] = {"low": least * r.plate_v, "high": most * r.plate_v, "rests_on": ("output.low", rule)}
+        basis = f"share of its plate; {by_rule(rules, 'output.low', rule)}"
+        of = {"value": r.volts, "unit": "V"} | ({"basis": basis, **band} if r in near else {})
+        yield told(f"{r.words}.", right=r in near, off=off.get(r), **of)
+    if not off:
+        yield told("Output as on its plate.", right=True, rests_on=("output.low", rule))

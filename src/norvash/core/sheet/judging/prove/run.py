@@ -1,8 +1,9 @@
 """The proof run judged: every figure against plate, type, its own baseline and what must not be passed."""
 
-from collections.abc import Iterator
+from collections.abc import Collection, Iterator
 from dataclasses import dataclass, replace
 from types import MappingProxyType
+from typing import Any
 
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NOLOAD_A_MOST, NOLOAD_RPM_LEAST, RATED_A, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
@@ -19,7 +20,7 @@ from norvash.core.sheet.judging.prove.run_figures import (
     held_rpm,
 )
 from norvash.core.sheet.judging.prove.speed import current_told, speed_told, unjudged_lacks
-from norvash.core.sheet.said import Said, Unjudged
+from norvash.core.sheet.measured import Measured, by_rule, told, unsure
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.field import FIELD_I
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, SPARKS, first_look
@@ -33,7 +34,7 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_SPEED,
     RUN_VOLTS,
 )
-from norvash.core.sheet.stages.prove.volts import fed_by_battery, over_plate
+from norvash.core.sheet.stages.prove.volts import fed_by_battery, over_plate, plate_most
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.verdict.grades import Grade
 
@@ -50,7 +51,7 @@ class Run:
 
     points: tuple[Point, ...]
     at: Point | None
-    said: tuple[Said, ...]
+    said: tuple[Measured, ...]
     found: tuple[Finding, ...]
     lacks: tuple[str, ...]
 
@@ -62,12 +63,12 @@ def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
     """
     points = points_of(sheet)
     at = judged_at(points)
-    told = [x for _, of_one in told_of(sheet, points, at, rules) for x in of_one]
+    said = tuple(x for _, of_one in told_of(sheet, points, at, rules) for x in of_one)
     return Run(
         points=points,
         at=at,
-        said=tuple(x for x in told if isinstance(x, Said)),
-        found=_gravest([x for x in told if isinstance(x, Finding)]),
+        said=said,
+        found=_gravest(dict.fromkeys(f for m in said for f in m.findings)),
         lacks=tuple(_lacks(sheet, points, at, rules)),
     )
 
@@ -82,13 +83,13 @@ def runs_at_speed(sheet: Sheet, rules: MotorRules) -> bool:
     return known and comparable(sheet, run.at, rules)
 
 
-def _gravest(found: list[Finding]) -> tuple[Finding, ...]:
+def _gravest(found: Collection[Finding]) -> tuple[Finding, ...]:
     """Return what a run finds, the same figure not said again where it is a stop."""
     less = {_LESS[x.id] for x in found if x.id in _LESS}
     return tuple(x for x in found if x.id not in less)
 
 
-Told = tuple[Said | Finding, ...]
+Told = tuple[Measured, ...]
 
 
 def told_of(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[tuple[str, Told]]:
@@ -127,7 +128,7 @@ def _lacks(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: Mot
         yield "sparks at the brushes"
 
 
-def _speed_and_current(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Finding]:
+def _speed_and_current(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[Measured]:
     free = RUN_HOW.of(sheet) != "load"
     yield from speed_told(sheet.facts, points, rules, free=free)
     if free:
@@ -149,8 +150,7 @@ def _lacks_figures(sheet: Sheet, points: tuple[Point, ...], at: Point, rules: Mo
     held = (held_amps(sheet, at, rules), held_rpm(sheet, at, rules))
     if any(h is not None and h.known for h in held):
         return
-    told = _speed_and_current(sheet, points, rules)
-    if not any(isinstance(x, Said) and x.right is not None for x in told):
+    if all(m.right is None for m in _speed_and_current(sheet, points, rules)):
         loaded = RUN_HOW.of(sheet) == "load"
         yield "a figure to judge it by: " + (
             "its plate's current or speed" if loaded else "its usual current or speed without load"
@@ -174,20 +174,35 @@ def _short_of_volts(sheet: Sheet, volts: float | None, rules: MotorRules) -> boo
     return bool(volts and rated and not free and under(volts / rated, rules["run.volts"]))
 
 
-def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Finding]:
+def _volts(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Measured]:
     rated = sheet.facts.rated_v
     if at.volts is None:
-        yield Said("Volts not read: taken as those of its plate.")
+        yield told("Volts not read: taken as those of its plate.")
     elif rated is None:
-        yield Unjudged(f"{at.volts:g} V; the plate's voltage is not known.")
-    elif high := over_plate(at.volts, sheet.facts, rules):
-        rule = "run.volts-battery" if fed_by_battery(sheet.facts) else "supply.high"
-        yield Said(f"{high}: set the supply.", False, (rule, "run.volts-stop"))
-        yield replace(RUN_VOLTS.saying(high), grade=_over_plate_grade(at.volts / rated, sheet, rules))
+        yield unsure(f"{at.volts:g} V; the plate's voltage is not known.", value=at.volts, unit="V")
     else:
-        short = _short_of_volts(sheet, at.volts, rules)
-        words = f"{at.volts:g} V, of the plate's {rated:g} V"
-        yield Said(f"{words}: run it at those." if short else f"{words}.", False if short else None, ("run.volts",))
+        yield _beside_plate(sheet, at.volts, rated, rules)
+
+
+def _beside_plate(sheet: Sheet, volts: float, rated: float, rules: MotorRules) -> Measured:
+    """Return the volts of a run beside those of its plate; without load one that runs away gets less. Units: [V]"""
+    rule, share = plate_most(sheet.facts, rules)
+    least, high = rules["run.volts"], over_plate(volts, sheet.facts, rules)
+    of: dict[str, Any] = {
+        "value": volts,
+        "unit": "V",
+        "low": least * rated,
+        "high": share * rated,
+        "basis": f"plate; {by_rule(rules, 'run.volts', rule)}",
+        "rests_on": (rule, "run.volts", "run.volts-stop"),
+    }
+    if high:
+        off = replace(RUN_VOLTS.saying(high), grade=_over_plate_grade(volts / rated, sheet, rules))
+        return told(f"{high}: set the supply.", off=off, **of)
+    words = f"{volts:g} V, of the plate's {rated:g} V"
+    if _short_of_volts(sheet, volts, rules):
+        return unsure(f"{words}: run it at those.", **of)
+    return told(f"{words}.", right=not under(volts / rated, least), **of)
 
 
 def _over_plate_grade(share: float, sheet: Sheet, rules: MotorRules) -> Grade:
@@ -197,7 +212,7 @@ def _over_plate_grade(share: float, sheet: Sheet, rules: MotorRules) -> Grade:
     return "plan" if fed_by_battery(sheet.facts) and under(share, rules["run.volts-battery-change"]) else "change"
 
 
-def _heavy(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[Finding]:
+def _heavy(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[Measured]:
     """Yield a steady current far over that of its plate; what cranks draws it in bursts. Source: rules run.amps-*"""
     rated = RATED_A.of(sheet.facts.figures)
     amps = max((p.amps for p in points if p.amps is not None), default=None)
@@ -205,17 +220,29 @@ def _heavy(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterat
         return
     if under(amps / rated, rules["run.amps-change"]):
         return
-    said = RUN_HEAVY.saying(f"{amps:g} A, {amps / rated:.1f} times the {rated:g} A of its plate")
-    yield said if under(amps / rated, rules["run.amps-stop"]) else replace(said, grade="stop")
+    words = f"{amps:g} A, {amps / rated:.1f} times the {rated:g} A of its plate"
+    off = replace(RUN_HEAVY.saying(words), grade="change" if under(amps / rated, rules["run.amps-stop"]) else "stop")
+    most, basis = rules["run.amps-change"] * rated, f"plate; {by_rule(rules, 'run.amps-change')}"
+    yield told(f"{words}.", off=off, value=amps, unit="A", high=most, basis=basis)
 
 
-def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Said | Finding]:
+def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Measured]:
     worst = max((p.sparks for p in points if p.sparks is not None), default=None)
     if worst is None:
         return
     most, words = rules["run.sparks"], dict(SPARKS.choices)[str(worst)]
-    yield Said(f"Sparks {words}; up to {most:g} is right.", not over(worst, most), ("run.sparks", "run.shut-down"))
+    off = None
     if not under(worst, rules["run.shut-down"]):
-        yield RUN_SPARKING.saying(f"sparks {words}")
+        off = RUN_SPARKING.saying(f"sparks {words}")
     elif over(worst, most):
-        yield RUN_SPARKS.saying(f"sparks {words}")
+        off = RUN_SPARKS.saying(f"sparks {words}")
+    yield told(
+        f"Sparks {words}; up to {most:g} is right.",
+        right=True,
+        off=off,
+        value=worst,
+        low=0.0,
+        high=most,
+        basis=by_rule(rules, "run.sparks"),
+        rests_on=("run.sparks", "run.shut-down"),
+    )

@@ -1,7 +1,8 @@
 """Current, speed and heat of a run against plate, type and the motor's own baseline."""
 
 from collections.abc import Iterator
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
+from typing import Any
 
 from norvash.core.edges import over, under, within
 from norvash.core.known import all_known
@@ -20,7 +21,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import Point
-from norvash.core.sheet.said import Said, Unjudged
+from norvash.core.sheet.measured import Measured, by_rule, told, unsure
 from norvash.core.sheet.sheet import Baseline, Sheet
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, RUN_AIR_C, RUN_C, RUN_HOW
 from norvash.core.sheet.stages.prove.run_findings import (
@@ -85,20 +86,26 @@ class Held:
         """Return its band, None where none is known."""
         return (self.usual * (1 - self.part), self.usual * (1 + self.part)) if self.usual else None
 
-    def said(self) -> Iterator[Said]:
-        """Yield where it lies, in words."""
-        if self.usual:
+    def measured(self, found: Finding | None) -> Iterator[Measured]:
+        """Yield where it lies, with what it is where it lies outside."""
+        of: dict[str, Any] = {"value": self.value, "unit": self.unit}
+        if self.band is not None and self.usual:
             usual = f"{grouped(self.usual) if self.unit == 'r/min' else f'{self.usual:g}'} {self.unit} {self.basis}"
-            off = self.value / self.usual - 1
-            right = not over(off, self.part) and (self.may_be_low or not under(off, -self.part))
-            where = _RIGHT if right else _HIGH if off > 0 else _LOW
-            yield Said(f"{self.words}, {usual}: {_WORDS[where]}.", right, (self.rule,))
+            share, (low, high) = self.value / self.usual - 1, self.band
+            right = not over(share, self.part) and (self.may_be_low or not under(share, -self.part))
+            of |= {"low": 0.0 if self.may_be_low else low, "high": high, "basis": self.basis, "rests_on": (self.rule,)}
+            words = f"{self.words}, {usual}: {_WORDS[_RIGHT if right else _HIGH if share > 0 else _LOW]}."
+            yield told(words, right=right, off=None if right else found, **of)
         elif self.most is None and self.least is None:
-            yield Unjudged(f"{self.words}; what is {self.basis} is not known.")
+            yield unsure(f"{self.words}; what is {self.basis} is not known.", **of)
         if self.most is not None:
-            yield Said(f"{self.words}, at most {self.most:g} {self.unit}.", not over(self.value, self.most))
+            off = found if over(self.value, self.most) else None
+            words = f"{self.words}, at most {self.most:g} {self.unit}."
+            yield told(words, right=True, off=off, **of | {"low": 0.0, "high": self.most, "basis": "its own figure"})
         if self.least is not None:
-            yield Said(f"{self.words}, at least {grouped(self.least)} {self.unit}.", not under(self.value, self.least))
+            off = found if under(self.value, self.least) else None
+            words = f"{self.words}, at least {grouped(self.least)} {self.unit}."
+            yield told(words, right=True, off=off, **of | {"low": self.least, "high": None, "basis": "its own figure"})
 
 
 def comparable(sheet: Sheet, at: Point, rules: MotorRules) -> bool:
@@ -152,7 +159,7 @@ def own_speed(facts: Facts) -> bool:
     return known is not None and known.basis == OWN
 
 
-def slower_told(facts: Facts, rpm: float | None, rules: MotorRules) -> Iterator[Said | Finding]:
+def slower_told(facts: Facts, rpm: float | None, rules: MotorRules) -> Iterator[Measured]:
     """Yield how much slower than its own usual speed a motor runs without load.
 
     Source: rules run.sign, run.finding
@@ -165,29 +172,29 @@ def slower_told(facts: Facts, rpm: float | None, rules: MotorRules) -> Iterator[
         return
     words = f"{grouped(rpm)} r/min, usual {grouped(usual)}: {share:.1%} slower"
     bad = not under(share, rules["run.finding"])
-    yield Said(f"{words}; look at contact, supply and load.", not bad, ("run.sign", "run.finding"))
-    if bad:
-        yield RUN_SPEED.saying(f"slower than usual: {words}")
+    yield told(
+        f"{words}; look at contact, supply and load.",
+        right=True,
+        off=RUN_SPEED.saying(f"slower than usual: {words}") if bad else None,
+        value=rpm,
+        unit="r/min",
+        low=(1 - rules["run.finding"]) * usual,
+        basis=f"its own usual speed; {by_rule(rules, 'run.finding')}",
+        rests_on=("run.sign", "run.finding"),
+    )
 
 
-def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Said | Finding]:
+def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Measured]:
     """Yield what current and speed say, each and together, at the volts of the plate. Source: rules amps.band, run.*"""
     if not comparable(sheet, at, rules):
-        yield Unjudged("Current and speed are not compared with plate and type at other volts.")
+        yield unsure("Current and speed are not compared with plate and type at other volts.")
         return
     amps, rpm = held_amps(sheet, at, rules), held_rpm(sheet, at, rules)
-    for one in (amps, rpm):
+    both = _BOTH.get((amps.where, rpm.where)) if amps is not None and rpm is not None else None
+    joint = both.saying(f"{both.words}: {amps.words} at {rpm.words}") if both and amps and rpm else None
+    for one, alone, what in ((amps, RUN_AMPS, "current"), (rpm, RUN_SPEED, "speed")):
         if one is not None:
-            yield from one.said()
-    of_amps, of_rpm = (one.where if one is not None else _RIGHT for one in (amps, rpm))
-    both = _BOTH.get((of_amps, of_rpm))
-    if both is not None and amps is not None and rpm is not None:
-        yield both.saying(f"{both.words}: {amps.words} at {rpm.words}")
-        return
-    if amps is not None and of_amps != _RIGHT:
-        yield RUN_AMPS.saying(f"current {_WORDS[of_amps]}: {amps.words}")
-    if rpm is not None and of_rpm != _RIGHT:
-        yield RUN_SPEED.saying(f"speed {_WORDS[of_rpm]}: {rpm.words}")
+            yield from one.measured(joint or alone.saying(f"{what} {_WORDS[one.where]}: {one.words}"))
 
 
 def rise_k(sheet: Sheet) -> float | None:
@@ -196,51 +203,63 @@ def rise_k(sheet: Sheet) -> float | None:
     return case - air if case is not None and air is not None else None
 
 
-def heat_told(sheet: Sheet) -> Iterator[Said | Finding]:
+def heat_told(sheet: Sheet) -> Iterator[Measured]:
     """Yield what its heat says against what it may be."""
     case, rise, most = RUN_C.of(sheet), rise_k(sheet), RISE_MOST_K.of(sheet.facts.figures)
     if case is not None and rise is None:
-        yield Unjudged(f"{case:g} °C; enter the air around it too.")
+        yield unsure(f"{case:g} °C; enter the air around it too.")
     if rise is None:
         return
     if most is None:
-        yield Unjudged(f"{rise:g} K over the air; what is allowed is not known.")
+        yield unsure(f"{rise:g} K over the air; what is allowed is not known.", value=rise, unit="K")
         return
     words = f"{rise:g} K over the air, at most {most:g} K"
-    yield Said(f"{words}.", not over(rise, most))
-    if over(rise, most):
-        yield RUN_HOT.saying(f"hotter than allowed: {words}")
+    off = RUN_HOT.saying(f"hotter than allowed: {words}") if over(rise, most) else None
+    yield told(f"{words}.", right=True, off=off, value=rise, unit="K", low=0.0, high=most, basis="its windings")
 
 
-def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) -> Iterator[Said | Finding]:
+def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) -> Iterator[Measured]:
     """Yield how a run differs from the motor's own after its last good repair.
 
     Source: rules run.sign, run.finding, run.hotter
     """
     if at.volts is not None and base.volts and over(abs(at.volts / base.volts - 1), rules["run.sign"]):
-        yield Unjudged(f"At its own baseline, sheet {base.sheet}, it had {base.volts:g} V: not compared.")
+        yield unsure(f"At its own baseline, sheet {base.sheet}, it had {base.volts:g} V: not compared.")
         return
-    off = []
+    every = [*_beside_baseline(sheet, at, base, rules)]
+    off = RUN_BASELINE.saying("; ".join(said for said, _, bad in every if bad))
+    for said, m, bad in every:
+        words = f"{said[0].upper()}{said[1:]}."
+        yield replace(m, words=words, standing="off" if bad else "right", findings=(off,) if bad else ())
+
+
+def _beside_baseline(
+    sheet: Sheet, at: Point, base: Baseline, rules: MotorRules
+) -> Iterator[tuple[str, Measured, bool]]:
+    """Yield each figure beside that of its baseline: in words, with its band, and whether it is off."""
+    part = rules["run.finding"]
     figures = (
-        ("current", at.amps, base.amps),
-        ("speed", at.rpm, base.rpm),
-        ("coasting", COAST_S.of(sheet), base.coast_s),
+        ("current", at.amps, base.amps, "A"),
+        ("speed", at.rpm, base.rpm, "r/min"),
+        ("coasting", COAST_S.of(sheet), base.coast_s, "s"),
     )
-    for words, value, then in figures:
+    for words, value, then, unit in figures:
         if value is None or not then:
             continue
         share = value / then - 1
-        sign, bad = not under(abs(share), rules["run.sign"]), not under(abs(share), rules["run.finding"])
-        more = f"{abs(share):.0%} {'over' if share > 0 else 'under'}" if sign else "as at"
-        told = f"{words} {more} its own baseline, sheet {base.sheet}"
-        yield Said(f"{told[0].upper()}{told[1:]}.", not bad, ("run.sign", "run.finding"))
-        off += [told] if bad else []
-    rise = rise_k(sheet)
-    if rise is not None and base.rise_k is not None:
-        hotter = rise - base.rise_k
-        bad = not under(hotter, rules["run.hotter"])
-        told = f"{abs(hotter):g} K {'hotter' if hotter > 0 else 'cooler'} than at its own baseline"
-        yield Said(f"{told}.", not bad, ("run.hotter",))
-        off += [told] if bad else []
-    if off:
-        yield RUN_BASELINE.saying("; ".join(off))
+        more = (
+            f"{abs(share):.0%} {'over' if share > 0 else 'under'}" if not under(abs(share), rules["run.sign"]) else ""
+        )
+        said = f"{words} {more or 'as at'} its own baseline, sheet {base.sheet}"
+        band, basis = ((1 - part) * then, (1 + part) * then), f"its own baseline; {by_rule(rules, 'run.finding')}"
+        m = told(
+            "", value=value, unit=unit, low=band[0], high=band[1], basis=basis, rests_on=("run.sign", "run.finding")
+        )
+        yield said, m, not under(abs(share), part)
+    rise, then_k = rise_k(sheet), base.rise_k
+    if rise is not None and then_k is not None:
+        hotter, most = rise - then_k, rules["run.hotter"]
+        said = f"{abs(hotter):g} K {'hotter' if hotter > 0 else 'cooler'} than at its own baseline"
+        basis = f"its own baseline; {by_rule(rules, 'run.hotter')}"
+        m = told("", value=rise, unit="K", low=0.0, high=then_k + most, basis=basis, rests_on=("run.hotter",))
+        yield said, m, not under(hotter, most)

@@ -1,6 +1,7 @@
 """How fast a motor may turn in a run, and what its speed and current say where nothing usual is stated."""
 
 from collections.abc import Iterator, Sequence
+from typing import Any
 
 from norvash.core.edges import over
 from norvash.core.known import all_known
@@ -28,9 +29,8 @@ from norvash.core.running.speed import (
     unloaded_share,
 )
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.prove.points import Point
-from norvash.core.sheet.said import Said, Unjudged
+from norvash.core.sheet.measured import Measured, by_rule, told, unsure
 from norvash.core.sheet.stages.prove.run_findings import RUN_AMPS, RUN_OVERLOAD, RUN_OVERSPEED, RUN_SPEED
 from norvash.core.sheet.stages.prove.volts import fed_by_battery
 from norvash.core.text.words import grouped
@@ -98,7 +98,7 @@ def most_rpm(facts: Facts, plate: SpeedPlate, rules: MotorRules) -> Permitted | 
     return permitted(plate, facts.construction, rules)
 
 
-def speed_told(facts: Facts, points: Sequence[Point], rules: MotorRules, *, free: bool) -> Iterator[Said | Finding]:
+def speed_told(facts: Facts, points: Sequence[Point], rules: MotorRules, *, free: bool) -> Iterator[Measured]:
     """Yield what the fastest speed of a run says against what it must not pass, with load or without. Source: rules
     speed.*, run.starter-most
     """
@@ -115,12 +115,13 @@ def speed_told(facts: Facts, points: Sequence[Point], rules: MotorRules, *, free
     most = unloaded_limit(facts) if free and facts.runs_away else most_rpm(facts, plate, rules)
     if most is None:
         if facts.motor_class != "generator":
-            yield Unjudged(f"{grouped(fast)} r/min, not judged: say {_lacking(facts, free=free)}.")
+            words = f"{grouped(fast)} r/min, not judged: say {_lacking(facts, free=free)}."
+            yield unsure(words, value=fast, unit="r/min")
         return
     words = f"{grouped(fast)} r/min, at most {grouped(most.rpm)}, {most.why}"
-    yield Said(f"{words}.", not over(fast, most.rpm), _PERMITTED)
-    if over(fast, most.rpm):
-        yield RUN_OVERSPEED.saying(f"faster than it may turn: {words}")
+    off = RUN_OVERSPEED.saying(f"faster than it may turn: {words}") if over(fast, most.rpm) else None
+    of: dict[str, Any] = {"value": fast, "unit": "r/min", "low": 0.0, "high": most.rpm}
+    yield told(f"{words}.", right=True, off=off, rests_on=_PERMITTED, **of)
 
 
 def unjudged_lacks(facts: Facts, points: Sequence[Point], rules: MotorRules, *, field_read: bool) -> Iterator[str]:
@@ -142,7 +143,7 @@ def unjudged_lacks(facts: Facts, points: Sequence[Point], rules: MotorRules, *, 
         yield f"its field by ohms or amps: {says}"
 
 
-def _driven_fast(fast: float, facts: Facts, rules: MotorRules) -> Iterator[Said | Finding]:
+def _driven_fast(fast: float, facts: Facts, rules: MotorRules) -> Iterator[Measured]:
     """Yield what the speed of a generator says against its plate's: that is its working speed, but for one that a belt
     drives on a vehicle. Source: rules speed.driven-plan, speed.driven-stop
     """
@@ -153,16 +154,20 @@ def _driven_fast(fast: float, facts: Facts, rules: MotorRules) -> Iterator[Said 
     words = f"{grouped(fast)} r/min, {fast / rated:.1%} of its plate's {grouped(rated)}"
     if fed_by_battery(facts):
         if stated is None and over(fast, stop * rated):
-            yield Unjudged(f"{words}: not judged over {stop:g} times that, say its permitted speed.")
+            yield unsure(
+                f"{words}: not judged over {stop:g} times that, say its permitted speed.", value=fast, unit="r/min"
+            )
         return
-    rule = ("speed.driven-plan", "speed.driven-stop")
-    yield Said(f"{words}.", not over(fast, plan * rated), rule)
+    rule, off = ("speed.driven-plan", "speed.driven-stop"), None
+    of: dict[str, Any] = {"value": fast, "unit": "r/min", "low": 0.0, "high": plan * rated}
     if stated is not None and over(fast, stated):
-        return  # its permitted speed says so itself
+        yield told(f"{words}.", value=fast, unit="r/min")  # its permitted speed says so itself
+        return
     if stated is None and over(fast, stop * rated):
-        yield RUN_OVERSPEED.saying(f"driven faster than it may turn: {words}, over {stop:g} times")
+        off = RUN_OVERSPEED.saying(f"driven faster than it may turn: {words}, over {stop:g} times")
     elif over(fast, plan * rated):
-        yield RUN_SPEED.saying(f"driven too fast: {words}; set the drive")
+        off = RUN_SPEED.saying(f"driven too fast: {words}; set the drive")
+    yield told(f"{words}.", right=True, off=off, basis=by_rule(rules, *rule), rests_on=rule, **of)
 
 
 def _lacking(facts: Facts, *, free: bool) -> str:
@@ -174,18 +179,21 @@ def _lacking(facts: Facts, *, free: bool) -> str:
     return "the speed of its plate, or its permitted speed" if free else "its permitted speed"
 
 
-def _unloaded(fast: float, plate: SpeedPlate, rules: MotorRules) -> Iterator[Said | Finding]:
+def _unloaded(fast: float, plate: SpeedPlate, rules: MotorRules) -> Iterator[Measured]:
     judged = judge_unloaded(fast, plate, rules)
-    right = None if judged.grade == "not judged" else judged.grade == "good"
-    told = Unjudged if right is None else Said
-    yield told(f"{judged.words}.", right, _UNLOADED)
+    of: dict[str, Any] = {"value": fast, "unit": "r/min", "rests_on": _UNLOADED}
+    if judged.grade == "not judged":
+        yield unsure(f"{judged.words}.", **of)
+        return
+    off = None
     if judged.grade == "stop" and plate.permitted_rpm is None:
-        yield RUN_OVERSPEED.saying(f"faster than it may turn: {judged.words}")
+        off = RUN_OVERSPEED.saying(f"faster than it may turn: {judged.words}")
     elif judged.grade in ("plan", "stop"):
-        yield RUN_SPEED.saying(f"too fast without load: {judged.words}; weak field, or a wrong part")
+        off = RUN_SPEED.saying(f"too fast without load: {judged.words}; weak field, or a wrong part")
+    yield told(f"{judged.words}.", right=True, off=off, **of)
 
 
-def current_told(facts: Facts, points: Sequence[Point], rules: MotorRules) -> Iterator[Said | Finding]:
+def current_told(facts: Facts, points: Sequence[Point], rules: MotorRules) -> Iterator[Measured]:
     """Yield what the current without load says against the plate's, of one whose speed its field holds. Source: rules
     noload.*
     """
@@ -194,14 +202,14 @@ def current_told(facts: Facts, points: Sequence[Point], rules: MotorRules) -> It
     if amps is None or not plate or not held_by_field(facts):
         return
     words = f"{amps:g} A without load, {amps / plate:.0%} of its plate's {plate:g} A"
+    of: dict[str, Any] = {"value": amps, "unit": "A", "low": 0.0}
     if over(amps, plate):
-        yield Said(f"{words}.", False)
-        yield RUN_OVERLOAD.saying(f"more current without load than its plate allows with it: {words}")
+        off = RUN_OVERLOAD.saying(f"more current without load than its plate allows with it: {words}")
+        yield told(f"{words}.", off=off, high=plate, basis="plate", **of)
     elif USUAL_NOLOAD_A.of(figures) is None and NOLOAD_A_MOST.of(figures) is None:
         power = RATED_W.stated(figures)
         most = unloaded_share(power, rules, heavy=facts.motor_class in _HEAVY)
-        yield Said(
-            f"{words}, up to {most:.0%} is usual.", not over(amps, most * plate), ("noload.large", "noload.small")
-        )
-        if over(amps, most * plate):
-            yield RUN_AMPS.saying(f"much current without load: {words}")
+        rule = ("noload.large", "noload.small")
+        said = RUN_AMPS.saying(f"much current without load: {words}") if over(amps, most * plate) else None
+        of |= {"high": most * plate, "basis": f"share of its plate; {by_rule(rules, *rule)}", "rests_on": rule}
+        yield told(f"{words}, up to {most:.0%} is usual.", right=True, off=said, **of)

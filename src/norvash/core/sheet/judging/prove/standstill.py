@@ -7,7 +7,7 @@ from norvash.core.motor.figure_fields import GRADE_FAMILY
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import CONTACT_DROP
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.said import Said
+from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.standstill import STILL_A, STILL_S, STILL_V
 from norvash.core.supply.cables import burst_mm2, steady_a
@@ -35,21 +35,23 @@ def still_ohm(sheet: Sheet, rules: MotorRules) -> float | None:
         return None
 
 
-def standstill_told(sheet: Sheet, rules: MotorRules) -> Iterator[Said]:
+def standstill_told(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     """Yield what a test at standstill tells. Source: rules run.burst, cable.burst, cable.rest"""
     volts, amps, seconds = STILL_V.of(sheet), STILL_A.of(sheet), STILL_S.of(sheet)
     if volts is None or amps is None:
         return
     ohm, drop = still_ohm(sheet, rules), pair_drop_v(sheet.facts, rules)
     if ohm is None:
-        yield Said(f"At {volts:g} V the brushes take half or more: nothing sure follows. Test at more volts.", False)
+        yield follows(f"At {volts:g} V the brushes take half or more: nothing sure follows. Test at more volts.", False)
         return
     plate = sheet.facts.rated_v
-    yield Said(f"R = {ohm:.4f} Ω, {volts:g} V and {amps:g} A at standstill" + _by(drop) + ".")
+    yield follows(f"R = {ohm:.4f} Ω, {volts:g} V and {amps:g} A at standstill" + _by(drop) + ".")
     if seconds is not None and over(seconds, rules["run.burst"]):
-        yield Said(f"A burst of {seconds:g} s is too long: {rules['run.burst']:g} s at most.", False, ("run.burst",))
+        yield follows(
+            f"A burst of {seconds:g} s is too long: {rules['run.burst']:g} s at most.", False, rests_on=("run.burst",)
+        )
     if plate is None:
-        yield Said("What a start draws is not judged: state the volts of its plate.")
+        yield follows("What a start draws is not judged: state the volts of its plate.")
         return
     start = inrush_a(plate, ohm, drop or 0.0)
     least = burst_mm2(start, rules["run.burst"], rules)
@@ -57,11 +59,10 @@ def standstill_told(sheet: Sheet, rules: MotorRules) -> Iterator[Said]:
     fitting = section_mm2(least, long_a, rules)
     lead = f"a lead of {fitting:g} mm² bears its bursts" if fitting else "no lead of the table bears its bursts"
     sure = "" if drop is not None else "at least "
-    yield Said(
+    yield follows(
         f"A start at {plate:g} V draws {sure}{grouped(start)} A; {lead} of {rules['run.burst']:g} s with"
         f" {rules['cable.rest']:g} s of rest. Switch and fuse: against what stands on them.",
-        None,
-        ("run.burst", "cable.burst", "cable.rest"),
+        rests_on=("run.burst", "cable.burst", "cable.rest"),
     )
 
 

@@ -1,6 +1,7 @@
 """What was measured before and at the proof run: earth, field, brake, and the run figure by figure."""
 
 from collections.abc import Iterable, Iterator
+from dataclasses import replace
 
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
@@ -11,7 +12,6 @@ from norvash.core.sheet.judging.prove.field_proof import field_judged
 from norvash.core.sheet.judging.prove.run import judge_run, told_of
 from norvash.core.sheet.judging.prove.since import run_now
 from norvash.core.sheet.measured import Measured, Standing, by_rule, judged, standing_of, value_of
-from norvash.core.sheet.said import Said, Unjudged
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.outside import BRAKE_SLIPS
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, EARTH_OPEN, PLUG, PLUG_TWO_CORES
@@ -138,22 +138,10 @@ def _anchor(sheet: Sheet, subject: str) -> tuple[str, int] | None:
     return next(((f.id, n) for f in (_AT[subject], *POINT, RUN_C) for n in reversed(f.places(sheet))), None)
 
 
-def _subject(
-    subject: str, of: tuple[str, int], told: Iterable[Said | Finding], counts: list[Finding]
-) -> Iterator[Measured]:
-    every = list(told)
-    found = tuple(f for f in every if isinstance(f, Finding) and f in counts)
-    said = [x for x in every if isinstance(x, Said)]
+def _subject(subject: str, of: tuple[str, int], told: Iterable[Measured], counts: list[Finding]) -> Iterator[Measured]:
     rests = _OF_HEAT if subject == "heat" else _OF_RUN
-    off = [x for x in said if x.right is False] or said[-1:]
-    for x in said:
-        here = found if found and x is off[0] else ()
-        standing: Standing = (
-            "off" if here else "not judged" if isinstance(x, Unjudged) else "right" if x.right else "recorded"
-        )
-        yield Measured(
-            id=f"run {subject}", of=(of,), words=x.words, standing=standing, findings=here, rests_on=(*x.rules, *rests)
-        )
-    if found and not said:
-        words = "; ".join(f.words for f in found)
-        yield Measured(id=f"run {subject}", of=(of,), words=words, standing="off", findings=found, rests_on=rests)
+    for m in told:
+        found = tuple(f for f in m.findings if f in counts)
+        standing: Standing = "recorded" if m.findings and not found else m.standing
+        rests_on = (*m.rests_on, *rests)
+        yield replace(m, id=f"run {subject}", of=(of,), standing=standing, findings=found, rests_on=rests_on)

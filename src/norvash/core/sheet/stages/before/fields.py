@@ -14,7 +14,9 @@ from norvash.core.sheet.stages.before.outside import (
     CABLE_JOINT,
     CABLE_RETURN,
     CABLE_SUPPLY,
+    CHARGE_BATTERY,
     CORD_LOSS,
+    MEND_JOINTS,
     MEND_SWITCH,
     SUPPLY_OFF,
     SWITCH_HURT,
@@ -120,6 +122,7 @@ FIELDS: tuple[Field, ...] = (
         classes=("starter", "traction", "generator"),
         judged=True,
         tells=(CABLE_SUPPLY,),
+        touched_by=(CHARGE_BATTERY,),
         hangs_on=_FEEDS,
     ),
     DROP_RETURN_V := quantity(
@@ -132,6 +135,7 @@ FIELDS: tuple[Field, ...] = (
         classes=("starter", "traction", "generator"),
         judged=True,
         tells=(CABLE_RETURN,),
+        touched_by=(CHARGE_BATTERY,),
         hangs_on=_FEEDS,
     ),
     JOINT_V := quantity(
@@ -163,9 +167,12 @@ FIELDS: tuple[Field, ...] = (
         hint="between post and frame",
         judged=True,
         tells=(CABLE_BOTH,),
+        touched_by=(CHARGE_BATTERY,),
         hangs_on=_FEEDS,
     ),
-    CRANKING_A := quantity("cranking-a", "Battery", "Current while cranking", "current", needs="permit", high=50000, classes=("starter",)),
+    CRANKING_A := quantity(
+        "cranking-a", "Battery", "Current while cranking", "current", needs="permit", high=50000, classes=("starter",), touched_by=(CHARGE_BATTERY, MEND_JOINTS)
+    ),
     BATTERY_C := quantity("battery-c", "Battery", "Its temperature", "temperature", low=-60, high=80, classes=("starter",)),
     TERMINAL_OHM := quantity(
         "terminal-ohm",

@@ -229,6 +229,10 @@ FINDINGS = (
         of_set=True,
         of_lengths=True,
         cause="worn",
+        rests_on=(
+            *("stage.plan", "stage.change", "stage.stop", "forecast.stop", "new_mm", "limit_mm", "limit_source"),
+            *("lead_root_depth_mm", "lead_taut_length_mm", "spring_stop_length_mm", "depth_limit_mm"),
+        ),
     ),
     DUST_MUCH := finding(
         "dust.much",

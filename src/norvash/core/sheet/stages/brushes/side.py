@@ -32,6 +32,7 @@ FINDINGS = (
         LOOK_AT_SIDE,
         of_lengths=True,
         proof="look",
+        rests_on=("spread.pair", "spread.set", "spread.noise", "spread.outlier", "new_mm"),
     ),
 )
 

@@ -148,6 +148,7 @@ SPRING = (
         MEND_TERMINAL,
         FIT_SET,
         shows=("spring-heat", "yes"),
+        mended_by=(RENEW_SPRINGS,),
     ),
     SPRING_BROKEN := finding(
         "spring.broken",

@@ -6,17 +6,32 @@ from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.verdict.grades import Grade
 
 
-def _wrong(finding_id: str, words: str, grade: Grade, decision: str) -> Finding:
+def _wrong(finding_id: str, words: str, grade: Grade, decision: str, *rests_on: str) -> Finding:
     """Return a finding on what a set states: it is the wrong part, and goes with its set."""
     return finding(
-        finding_id, words, grade, decision, BRUSHES, FIT_SET, shows=("wrong-part", "yes"), of_brush=True, of_set=True
+        finding_id,
+        words,
+        grade,
+        decision,
+        BRUSHES,
+        FIT_SET,
+        shows=("wrong-part", "yes"),
+        of_brush=True,
+        of_set=True,
+        rests_on=rests_on,
     )
 
 
 FINDINGS = (
-    SET_VOLTS := _wrong("set.volts", "a set for another voltage", "stop", "take it out: the wrong part"),
-    SET_VARIANT := _wrong("set.variant", "a set of another variant", "stop", "take it out: the wrong part"),
-    SET_ANGLE := _wrong("set.angle", "a set with another face angle", "change", "take it out: it stands on an edge"),
+    SET_VOLTS := _wrong(
+        "set.volts", "a set for another voltage", "stop", "take it out: the wrong part", "variant", "rated_v"
+    ),
+    SET_VARIANT := _wrong(
+        "set.variant", "a set of another variant", "stop", "take it out: the wrong part", "variant", "grade"
+    ),
+    SET_ANGLE := _wrong(
+        "set.angle", "a set with another face angle", "change", "take it out: it stands on an edge", "face_angle_deg"
+    ),
     SET_GRADE := _wrong("set.grade", "a set of another grade family", "change", "take it out: the wrong part"),
     SET_SECTION := _wrong("set.section", "a set of another section", "change", "take it out: the wrong part"),
     SET_LENGTH := _wrong(

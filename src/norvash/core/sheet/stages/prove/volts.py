@@ -57,16 +57,25 @@ def fed_by_battery(facts: Facts) -> bool:
     return facts.by_battery or facts.motor_class == "starter" or facts.low_voltage
 
 
+def plate_most(facts: Facts, rules: MotorRules) -> tuple[str, float]:
+    """Return the rule by which volts are over a plate, and how many times the plate's it allows [1].
+
+    Source: rules supply.high, run.volts-battery
+    """
+    if fed_by_battery(facts):
+        return "run.volts-battery", rules["run.volts-battery"]
+    return "supply.high", rules["supply.high"]
+
+
 def over_plate(volts: float, facts: Facts, rules: MotorRules) -> str:
     """Return why so many volts are over its plate, empty where they are not, or where its plate is not known.
 
-    Units: [V]. Source: rules supply.high, run.volts-battery
+    Units: [V]. Source: as `plate_most`
     """
-    battery = fed_by_battery(facts)
-    most = rules["run.volts-battery"] if battery else rules["supply.high"]
+    _, most = plate_most(facts, rules)
     if facts.rated_v is None or not over(volts, most * facts.rated_v):
         return ""
-    of = "the nominal" if battery else "the plate's"
+    of = "the nominal" if fed_by_battery(facts) else "the plate's"
     return f"{volts:g} V is over {most:g} times {of} {facts.rated_v:g} V"
 
 

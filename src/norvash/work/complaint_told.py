@@ -1,0 +1,38 @@
+"""What was complained of at a visit, as it is told once its sheet is signed."""
+
+from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
+from norvash.core.sheet.stages.call_in import DUE, complained
+from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.work.sheet_page import SheetPage
+
+Plain = dict[str, object]
+_MOST_CAUSES = 3
+
+
+def complaint_told(page: SheetPage) -> Plain:
+    """Return what was complained of, how that was answered, and what it was."""
+    sheet = page.sheet
+    signs = [f.sign.said(f.of(sheet)) for f in CALL_IN.picked if f.of(sheet)]
+    answer = dict(COMPLAINT_NOW.choices).get(COMPLAINT_NOW.of(sheet), "")
+    was = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
+    said = COMPLAINT_WORDS.of(sheet)
+    words = "; ".join(filter(None, ("none: it was due" if DUE.of(sheet) and not complained(sheet) else "", said)))
+    return {"words": words, "signs": signs, "answer": answer, "cause": was, "answers": _answers(page)}
+
+
+def _answers(page: SheetPage) -> list[Plain]:
+    """Return how it was answered whether the complaint is gone, each with what was done before it since the last."""
+    made: list[Plain] = []
+    last, words = page.sheet.at, dict(COMPLAINT_NOW.choices)
+    for g in page.sheet.answers:
+        done = [w.task.done for w in page.work if w.done is not None and last < w.done.at <= g.at]
+        made.append({"words": words.get(g.word, g.word), "person": g.person, "at": g.at.isoformat(), "after": done})
+        last = g.at
+    return made
+
+
+def causes_told(page: SheetPage) -> list[Plain]:
+    """Return the likeliest causes, by what was found."""
+    ranked = page.cause.ranked[:_MOST_CAUSES] if page.cause is not None else ()
+    return [{"words": r.cause.words, "chance": round(r.chance, 3)} for r in ranked]

@@ -1,0 +1,77 @@
+"""Two people on one sheet: nobody's value goes by a keystroke, and the paper names both."""
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+
+import pytest
+
+from at_work import Work, at_work
+from bench_sheet import Bench
+from conftest import Shop
+from norvash.errors import NeedsAnswer
+from norvash.store import people
+from norvash.work.measuring import record
+from norvash.work.sheets import enter
+from norvash.work.sighting import Seeing
+
+PLATE = "rated_v=230 rated_a=4 new_mm=22 limit_mm=8"
+BOTH = [("mistyped", "“15.2” was a slip"), ("second", "Measured once more, this one counts")]
+
+
+@contextmanager
+def other_hands(shop: Shop) -> Iterator[None]:
+    """Let somebody else enter what follows."""
+    mine = shop.person
+    people.add_person(shop.conn, people.Person("person-2", "Maud Celliers"), shop.now)
+    shop.person = "person-2"
+    yield
+    shop.person = mine
+
+
+def again(bench: Bench, text: str, answer: str = "", why: str = "") -> None:
+    there = bench.page.sheet.written["insulation-mohm", 0, "found"]
+    act = bench.shop.later(minutes=1).act()
+    seeing = Seeing(answer=answer, why=why)
+    enter(
+        bench.shop.conn, act, bench.id, field_id="insulation-mohm", place=0, text=text, replaces=there.id, seeing=seeing
+    )
+
+
+def measured(shop: Shop) -> Work:
+    return at_work(shop, "tool", PLATE).put("insulation-mohm=15.2")
+
+
+def test_a_colleagues_value_asks_which_of_three_also_where_nothing_gets_milder(shop: Shop) -> None:
+    work = measured(shop)
+    with other_hands(shop):
+        for text in ("7.8", "22"):
+            with pytest.raises(NeedsAnswer, match="Ines Torvald entered “15") as asked:
+                again(work.bench, text)
+            assert list(asked.value.choices) == BOTH
+        with pytest.raises(NeedsAnswer, match="A slip needs a reason"):
+            again(work.bench, "7.8", "mistyped")
+        again(work.bench, "7.8", "second")
+    given = work.bench.page.sheet.written["insulation-mohm", 0, "found"]
+    assert (given.typed, given.person) == ("7.8", "Maud Celliers")
+    work.put("outcome=out").bench.sign("waits")
+    assert [(x["typed"], x["first"], x["instead"], x["person"]) for x in work.told["again"]] == [
+        ("15.2", "Ines Torvald", "7.8", "Maud Celliers")
+    ]
+
+
+def test_a_colleagues_length_asks_too_and_one_s_own_does_not(shop: Shop) -> None:
+    work = measured(shop)
+    there = work.bench.page.found.brushes[0].last
+    assert there is not None
+    with other_hands(shop):
+        for answer in ("", "second"):
+            seeing, act = Seeing(answer=answer), shop.later(minutes=1).act()
+            if answer:
+                record(shop.conn, act, work.bench.id, position=1, text="19.9", replaces=there.id, seeing=seeing)
+            else:
+                with pytest.raises(NeedsAnswer, match="Ines Torvald entered “20"):
+                    record(shop.conn, act, work.bench.id, position=1, text="19.9", replaces=there.id, seeing=seeing)
+    work.put("outcome=out").bench.sign("waits")
+    assert [(x["what"], x["typed"], x["first"], x["person"]) for x in work.told["again"]] == [
+        ("Brush A", "20.6", "Ines Torvald", "Maud Celliers")
+    ]
