@@ -4,12 +4,13 @@ while it loads: theme and width in turn, all four of each by `make axe`.
 
 import os
 import shutil
+import time
 from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe  # type: ignore[import-untyped]
-from playwright.sync_api import Browser, Page
+from playwright.sync_api import Browser, Page, Route
 
 from live import served
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
@@ -121,3 +122,18 @@ def test_every_page_fits_a_screen_of_320_pixels_as_one_at_400_per_cent_is(pages:
         if width > 320:
             wide[address] = width
     assert wide == {}
+
+
+def test_a_font_that_comes_late_moves_nothing(pages: list[Page], playhouse: Path) -> None:
+    def late(route: Route) -> None:
+        time.sleep(0.4)
+        route.continue_()
+
+    brushes = next(a for a in addresses(playhouse) if a.endswith("/brushes"))
+    for page in pages:
+        page.route("**/*.woff2", late)
+        for address in (brushes, "/"):
+            page.goto(address)
+            ready(page)
+            page.wait_for_timeout(600)
+            assert page.evaluate("window.moved || []") == [], address
