@@ -14,6 +14,7 @@ from norvash.core.sheet.visit.barring import bars, gone_words, withdrawn
 from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import access, motors, people
 from norvash.store.database import transaction
+from norvash.store.steps import steps
 from norvash.work.access import add_member, give_role
 from norvash.work.acting import Act, FromFile
 from norvash.work.changing_figures import change_figures
@@ -23,6 +24,7 @@ from norvash.work.motor_types import save_type
 from norvash.work.ruling import clear_rule, set_rule
 from norvash.work.sheets import enter
 from norvash.work.sighting import AGAIN, Seeing
+from run_cases import figures_of
 
 READ = Explained("read", "its plate")
 OURS = Explained("ours", "we know better")
@@ -297,3 +299,58 @@ def test_what_nobody_stated_is_stated_for_the_first_time(shop: Shop) -> None:
     assert "first" in dict(asked.value.choices)
     move(work, "limit_mm=2", Explained("first", "maker's sheet"))
     assert "once more" in bars(work.bench.life("set.worn"))
+
+
+def signing_in(shop: Shop) -> Act:
+    """Return an act of a second person, both of whom sign in here."""
+    other = another(shop)
+    for person in ("person-of-test", "person-2"):
+        with transaction(shop.conn):
+            access.keep_hash(shop.conn, person, "known by", shop.now)
+    return other
+
+
+def own_rule(shop: Shop, value: str) -> None:
+    """Set a rule of the shop's own before anything was measured by it."""
+    set_rule(shop.conn, shop.later(days=1).act(), "earth.ohm", scope="site", scope_id="", text=value, why="long leads")
+
+
+def test_a_milder_rule_of_ones_own_is_confirmed_once_by_somebody_else(shop: Shop) -> None:
+    """Set before anything was measured by it: nothing was softened, and nobody was asked then."""
+    other = signing_in(shop)
+    own_rule(shop, "0.3")
+    work = at_work(shop.later(days=1), "tool", "tool protection=protective_earth", "20 20")
+    assert not work.bench.states
+    work.put("earth-ohm=0.25")
+    life = work.bench.life("earth.open")
+    assert (life.state, life.finding.grade) == ("withdrawn", "stop")
+    assert "rule of our own" in bars(life)
+    assert "usually" in gone_words(life)
+    assert "allowed 0.1" in gone_words(life)
+    confirm(shop.conn, other, work.bench.motor, life.moves[0].id)
+    assert bars(work.bench.life("earth.open")) == ""
+    figures = figures_of("tool protection=protective_earth")
+    second = Work(shop, Bench(shop, shop.later(days=1).motor(motor_class="tool", tag="T-2", figures=figures))).safe()
+    second.put("earth-ohm=0.25")
+    assert "earth.open" not in {name for _, name in second.bench.states}
+    own_rule(shop, "0.35")
+    second.put("earth-ohm=0.32")
+    assert "rule of our own" in bars(second.bench.life("earth.open"))
+
+
+@pytest.mark.parametrize(("value", "ohm"), [("0.3", "0.05"), ("0.05", "0.04")])
+def test_a_rule_of_ones_own_asks_only_where_it_judges_milder(shop: Shop, value: str, ohm: str) -> None:
+    signing_in(shop)
+    own_rule(shop, value)
+    work = at_work(shop.later(days=1), "tool", "tool protection=protective_earth", "20 20").put(f"earth-ohm={ohm}")
+    assert "earth.open" not in {name for _, name in work.bench.states}
+
+
+def test_a_rule_set_before_changes_were_kept_asks_too(shop: Shop) -> None:
+    own_rule(shop, "0.3")
+    shop.conn.execute("delete from moved")
+    shop.conn.execute(next(text for number, text in steps() if number == 23))
+    work = at_work(shop.later(days=1), "tool", "tool protection=protective_earth", "20 20").put("earth-ohm=0.25")
+    life = work.bench.life("earth.open")
+    assert life.state == "withdrawn"
+    assert ground_said(life.moves[0]).endswith("the default → 0.3 Ω, long leads, Ines Torvald")

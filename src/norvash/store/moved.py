@@ -2,6 +2,7 @@
 
 import json
 from collections.abc import Iterable
+from dataclasses import replace
 from datetime import datetime
 
 from norvash.core.record.record import Motor
@@ -71,18 +72,22 @@ def _left(words: str | None) -> str:
 
 
 def list_unconfirmed(conn: Connection, motor: Motor) -> tuple[Moved, ...]:
-    """Return the changes that count for a motor and that nobody has confirmed or put back, in order."""
+    """Return the changes that count for a motor and that nobody has confirmed or put back, in order; a rule of the
+    shop's own counts however long it is set.
+    """
     rows = conn.execute(
-        f"""{_MOVED} where m.ended_act_id is null and m.confirmed_act_id is null and {_OF_MOTOR}
-            and (a.at > coalesce((select max(s.signed_at) from sheet s where s.motor_id = :motor and s.kind = 'full'),
-                                 case m.answer when '' then '9999' end,
-                                 (select min(s.at) from sheet s where s.motor_id = :motor), '9999')
-              or exists (select 1 from rest r join life l on l.id = r.life_id
-                         where r.moved_id = m.id and l.motor_id = :motor and l.ended_act_id is null and l.free = 0))
-            order by a.seq""",
+        f"""select * from (select u.*,
+                u.at > coalesce((select max(s.signed_at) from sheet s where s.motor_id = :motor and s.kind = 'full'),
+                                case u.answer when '' then '9999' end,
+                                (select min(s.at) from sheet s where s.motor_id = :motor), '9999')
+                or exists (select 1 from rest r join life l on l.id = r.life_id
+                           where r.moved_id = u.id and l.motor_id = :motor and l.ended_act_id is null and l.free = 0)
+                as lately
+            from ({_MOVED} where m.ended_act_id is null and m.confirmed_act_id is null and {_OF_MOTOR}) u)
+            where lately or (kind = 'rule' and after_json <> 'null') order by seq""",
         {"motor": motor.id, "class": motor.motor_class, "type": motor.type_id or ""},
     )
-    return tuple(moved_of(r) for r in rows)
+    return tuple(replace(moved_of(r), long_set=not r["lately"]) for r in rows)
 
 
 def list_of_motor(conn: Connection, motor: Motor, most: int) -> list[Moved]:

@@ -20,6 +20,8 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import Ground, Standing, grounds_before
 from norvash.core.sheet.judging.catalogue import visit_of
+from norvash.core.sheet.judging.measuring import measured_on
+from norvash.core.sheet.judging.rests_on import under
 from norvash.core.sheet.judging.run_in import bedded_h
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
@@ -134,7 +136,12 @@ class Context:
     @cached_property
     def grounds(self) -> tuple[Ground, ...]:
         """Return what an open sheet was judged on before changes that nobody has confirmed."""
-        if not self.moved or self.open_sheet is None:
+        sheet, moves = self.open_sheet, self.moved
+        if sheet is not None and any(m.long_set for m in moves):
+            views = (sheet,) if sheet.as_found is sheet else (sheet, sheet.as_found)
+            rests = under(m for view in views for m in measured_on(view, self.rules, self.worn_mm))
+            moves = tuple(m for m in moves if not m.long_set or rests(m.name))
+        if not moves or sheet is None:
             return ()
         now = Standing(
             motor_class=self.motor.motor_class,
@@ -143,7 +150,7 @@ class Context:
             marks=self.marks,
             rules=self.rules,
         )
-        return grounds_before(now, self.moved)
+        return grounds_before(now, moves)
 
     @cached_property
     def figures(self) -> Figures:

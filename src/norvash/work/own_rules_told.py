@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 
 from norvash.core.rules.catalogue import RULES
-from norvash.core.sheet.stages.brushes.carbon import SET_WORN
+from norvash.core.sheet.judging.rests_on import under
 from norvash.core.text.words import figure_said
 from norvash.work.sheet_page import SheetPage
 
@@ -14,11 +14,9 @@ def own_rules_told(page: SheetPage) -> list[str]:
 
 
 def _own(page: SheetPage) -> Iterator[str]:
-    rules, lengths = page.context.rules, SET_WORN.rests_on if page.visit.read_here else ()
-    named = {n for m in page.measured for n in m.rests_on} | set(lengths)
+    rules, rests = page.context.rules, under(page.measured, lengths=bool(page.visit.read_here))
     for rule_id in dict.fromkeys(o.rule_id for o in rules.book.overrides.values() if o.rule_id in RULES):
         figure = rules.figure(rule_id)
-        rests = rule_id in named or any(n.endswith(".") and rule_id.startswith(n) for n in named)
-        if rests and not figure.is_default:
+        if rests(rule_id) and not figure.is_default:
             usual = figure_said(rules.usual(rule_id), figure.unit)
             yield f"{figure.words} {figure_said(figure.value, figure.unit)}, usual {usual}"

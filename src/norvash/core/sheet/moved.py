@@ -18,7 +18,8 @@ class Moved:
     nothing was stated, and what stands there now; who made it, with the source that they named; `seq` is
     its place in the order of writing, `confirmed_how` who confirmed it, with role and day. Whoever made it is `alone`
     where nobody else here signs in and may write; who `left` could have confirmed it before, in words. One that is
-    `from_file` was made in a file and not here.
+    `from_file` was made in a file and not here. A rule of the shop's own that is `long_set` counts where something
+    measured rests on it.
     """
 
     id: str
@@ -38,6 +39,7 @@ class Moved:
     alone: bool = True
     left: str = ""
     from_file: bool = False
+    long_set: bool = False
 
     @property
     def ours(self) -> bool:

@@ -1,6 +1,6 @@
 """What a finding was judged on: the rules and figures that could end or soften it, kept with it when it is found."""
 
-from collections.abc import Iterable, Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import replace
 
 from norvash.core.motor.figure import Number
@@ -15,6 +15,7 @@ from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
+from norvash.core.sheet.stages.brushes.carbon import SET_WORN
 from norvash.core.sheet.stages.catalogue import TOLD_BY
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import figure_said
@@ -48,6 +49,13 @@ def grounds_of(
 def stands_on(m: Measured, sheet: Sheet, rules: MotorRules) -> Ground:
     """Return the rules and figures that a value names as what it rests on, each with its value."""
     return dict(_valued(m.rests_on, sheet.facts.figures, rules))
+
+
+def under(measured: Iterable[Measured], *, lengths: bool = True) -> Callable[[str], bool]:
+    """Return what tells whether something that was measured, or the `lengths` of a set, rests on a rule."""
+    names = frozenset(n for m in measured for n in m.rests_on) | frozenset(SET_WORN.rests_on if lengths else ())
+    families = tuple(n for n in names if n.endswith("."))
+    return lambda rule_id: rule_id in names or rule_id.startswith(families)
 
 
 def _valued(names: Iterable[str], figures: Figures, rules: MotorRules) -> Iterator[tuple[str, float | str]]:

@@ -1,19 +1,36 @@
 """What was withdrawn or softened without any work, and what of it keeps a sheet from being a certificate."""
 
+from collections.abc import Callable
+
 from norvash.core.sheet.ground import said
 from norvash.core.sheet.life import Life
+from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import rework
 from norvash.core.sheet.stages.catalogue import TOLD_BY, stage_of
 from norvash.core.sheet.visit.visit import Visit
 
 _GRAVE = ("change", "stop")
+# What of a change bars a certificate until it is confirmed.
+_UNCONFIRMED: tuple[tuple[str, Callable[[Moved], bool]], ...] = (
+    ("judged milder by our own decision, which proves nothing", lambda m: m.ours),
+    ("withdrawn by a change without a source: name it, or have it confirmed by somebody else", lambda m: not m.source),
+    ("judged milder by a rule of our own that somebody else here confirms", lambda m: _is_own(m) and not m.alone),
+    ("withdrawn by a change that somebody else here confirms", lambda m: not m.alone and m.answer == "read"),
+)
+
+
+def _is_own(m: Moved) -> bool:
+    """Tell whether a change is a rule of the shop's own that was set while nothing rested on it."""
+    return m.kind == "rule" and not m.answer
 
 
 def gone_words(life: Life) -> str:
     """Return in words that something was withdrawn or softened, with the change that it rests on."""
     words = (life.graver or life.finding).words
     what = f"{life.place}, {words}, was {'withdrawn' if life.state == 'withdrawn' else 'softened'}"
+    if life.moves and all(_is_own(m) for m in life.moves):
+        return f"{life.place}, usually {words}, is judged milder here: {'; '.join(said(m) for m in life.moves)}"
     if life.moves:
         return f"{what}: {'; '.join(said(m) for m in life.moves)}"
     return f"{what} on this sheet{f' by {by}' if (by := _by_another(life)) else ''}"
@@ -53,12 +70,8 @@ def bars(life: Life) -> str:
     free = kept is not None and kept.withdrawn is not None and kept.withdrawn.free
     if found is None or found.grade not in _GRAVE or free:
         return ""
-    if any(m.ours for m in life.moves):
-        return "judged milder by our own decision, which proves nothing"
-    if any(not m.source for m in life.moves):
-        return "withdrawn by a change without a source: name it, or have it confirmed by somebody else"
-    if any(not m.alone and m.answer == "read" for m in life.moves):
-        return "withdrawn by a change that somebody else here confirms"
+    if unconfirmed := next((words for words, bar in _UNCONFIRMED if any(bar(m) for m in life.moves)), ""):
+        return unconfirmed
     if life.read_since:
         return ""
     other = ", or have the change confirmed by somebody else" if life.moves else ""
