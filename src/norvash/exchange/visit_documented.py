@@ -141,7 +141,8 @@ def _lists() -> Iterator[str]:
     yield "| `step.GATE.STEP` | a step of a gate: `yes` |"
     yield (
         "| `decide.FINDING` | what is decided there: `now`, of several ways with the task as `way`, `deferred` with"
-        " `who` and `day`, `waits` with `part` and `day`, `dropped` with `why` |"
+        " `who` and `day`, `waits` with `part` and `day`, `dropped` with `why`; of what was grave on the last sheet"
+        " and is right again `elsewhere` or `slip` with `why` |"
     )
     yield (
         "| `way` | what a way costs, by its place (1 brushes only, 2 with springs, 3 with the commutator, 4 kit, 5"

@@ -125,6 +125,7 @@ class Life:
     keeps its grade until its place is measured again. `then` is what an earlier ground finds graver there; one that was
     withdrawn, or softened so, is `read_since` where its place was measured or looked at after that. `held_by` are the
     changes that the shop decided for itself and that end no stop. What `came` was not there when the sheet was opened.
+    What is `right_again` was grave on an earlier sheet, and nobody has said what was done since.
     """
 
     kept: KeptLife | None
@@ -145,6 +146,7 @@ class Life:
     held_by: tuple[Moved, ...] = ()
     read_since: bool = False
     came: bool = False
+    right_again: bool = False
 
     @property
     def at(self) -> At:

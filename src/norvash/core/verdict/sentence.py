@@ -10,7 +10,7 @@ from norvash.core.planning.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BESIDE, BRUSHES, COMPLAINT, LOOK, PARTS, Part
-from norvash.core.sheet.visit.proving import done_words, proof_asked
+from norvash.core.sheet.visit.proving import SAY_WHY, done_words, proof_asked
 from norvash.core.text.words import length_words, listed
 from norvash.core.verdict.components import Condition, counted
 from norvash.core.verdict.forecast_words import far_off, forecast_reasons
@@ -123,6 +123,8 @@ def _act(found: Findings, *, carbon: bool) -> str:
     if life is not None and life.state == "done not proven":
         asked = proof_asked(life)
         return f"{asked[0].upper()}{asked[1:]}."
+    if life is not None and life.right_again:
+        return f"{SAY_WHY} Until then it must not run." if found.grade == "stop" else SAY_WHY
     if first is not None and first.finding.part is COMPLAINT:
         return f"{first.finding.words[0].upper()}{first.finding.words[1:]}."
     if worst_part(found) is LOOK and found.overruled is None:
@@ -135,6 +137,8 @@ def _word(found: Findings, *, carbon: bool) -> str:
     life = life_of(found, leading(found))
     if life is not None and life.state == "done not proven":
         return "Done, not proven"
+    if life is not None and life.right_again:
+        return "Right again"
     for c in found.components:
         if found.overruled is None and c.grade == found.grade and c.part is worst_part(found):
             return c.word or word_of(found.grade or "fit", carbon=carbon)
@@ -258,6 +262,8 @@ def _next_step(found: Findings, first: Condition) -> str:
     life = life_of(found, first)
     if life is not None and life.state == "done not proven":
         return f"{done_words(life)}, not yet proven"
+    if life is not None and life.right_again:
+        return "right again at this visit"
     if life is not None and life.measured_again:
         return f"measured again after the work; {first.finding.decision}"
     return first.finding.decision

@@ -7,10 +7,10 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
+from norvash.core.sheet.stages.decide import ELSEWHERE, SLIP, decision
 from norvash.core.sheet.stages.decide import STAGE as DECIDE
-from norvash.core.sheet.stages.decide import decision
 from norvash.core.sheet.stages.rework import gone
-from norvash.core.sheet.visit.proving import HANDED_OVER, LEFT_SO, STATE_WORDS, proof_asked, said_by
+from norvash.core.sheet.visit.proving import HANDED_OVER, LEFT_SO, RIGHT_AGAIN, STATE_WORDS, proof_asked, said_by
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 
@@ -35,8 +35,10 @@ class LifeShown:
     @property
     def choices(self) -> tuple[str, ...]:
         """Return what may be decided: nothing of grade stop is put off or left so; what lies outside the motor is
-        handed to its owner; only what another version knows is dropped.
+        handed to its owner; only what another version knows is dropped. Of what is right again first why.
         """
+        if self.life.right_again or self.decide.word in (ELSEWHERE, SLIP):
+            return (ELSEWHERE, SLIP, "now", "waits")
         stops, outside = self.life.finding.grade == "stop", self.life.finding.part.outside
         own = ("now", "waits") if stops else ("now", "deferred", "left", "waits")
         if outside:
@@ -112,6 +114,8 @@ def _state(life: Life) -> str:
 def _state_now(life: Life) -> str:
     if life.state == "proven" and life.proof and life.proof[-1].number is not None:
         return f"proven: {life.proof[-1].typed}"
+    if life.right_again:
+        return f"{RIGHT_AGAIN}: mended since, or a slip then?"
     if life.state == "open" and life.measured_again:
         last = life.proof[-1].typed if life.proof and life.proof[-1].number is not None else ""
         return f"measured again{f': {last}' if last else ''}, still so"

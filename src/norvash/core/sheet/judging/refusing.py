@@ -18,7 +18,7 @@ from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
 from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.sheet.stages.decide import OUTCOME, OVERRULED, STOPS, decided_finding, decision
+from norvash.core.sheet.stages.decide import ELSEWHERE, OUTCOME, OVERRULED, SLIP, STOPS, decided_finding, decision
 from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.running_in import RUNIN_POINTS
@@ -122,6 +122,8 @@ def _decision(
         return replace(asked.record, by=PutBy(asked.by.person, asked.by.today))
     if asked.word == "owner":
         _refuse_handing_over(finding, sheet)
+    if asked.word in (ELSEWHERE, SLIP):
+        _refuse_before(finding, carried=any(k.sheet_id != sheet.id for k in lives), stands=bool(now))
     if asked.word == "dropped":
         _refuse_drop(finding, sheet, told, stops=stops)
     return asked.record
@@ -140,6 +142,18 @@ def _refuse_handing_over(finding: Finding, sheet: Sheet) -> None:
             "Mend it and prove it, or take the machine out of service, or send it away.",
             "value",
         )
+
+
+def _refuse_before(finding: Finding, *, carried: bool, stands: bool) -> None:
+    """Refuse to say what happened before this visit of what began at it, or is found at it too."""
+    if not carried:
+        raise InputError(
+            f"“{finding.words}” was first found at this visit.",
+            "Mend it and prove it; a slip of the pen is corrected where it was entered.",
+            "value",
+        )
+    if stands:
+        raise InputError(f"“{finding.words}” is found at this visit too.", "Decide what is done about it.", "value")
 
 
 def _refuse_drop(finding: Finding, sheet: Sheet, told: Told, *, stops: bool) -> None:

@@ -25,7 +25,11 @@ DECISIONS = {
     "dropped": "not needed after all",
     "owner": "handed to the owner",
     "done": "done at this visit",
+    "elsewhere": "mended since the last visit, not here",
+    "slip": "the reading of before was a slip",
 }
+# Why something that was grave on the last sheet is right at this one, where nobody here has worked on it.
+ELSEWHERE, SLIP = "elsewhere", "slip"
 # With which outcomes it goes back to service, and with which it does not.
 KEPT = "kept"
 RUNS = ("service", "deferred", KEPT)

@@ -10,15 +10,17 @@ from norvash.core.sheet.life import At, KeptLife, Life, State, Then, Told
 from norvash.core.sheet.numbered import place_of
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, ONLY_PROVED, ORDER, TOLD_BY
+from norvash.core.sheet.stages.decide import SLIP
 from norvash.core.sheet.stages.rework import gone
 from norvash.core.sheet.visit.done import work_done
-from norvash.core.sheet.visit.signed_over import as_opened
+from norvash.core.sheet.visit.signed_over import DECLARED, as_opened
 from norvash.core.sheet.visit.unread import holds_unread
 from norvash.core.sheet.visit.visit_read import VisitRead
 from norvash.core.sheet.visit.walk import upstream
 from norvash.core.sheet.visit.whole_look import looked_at_whole
 from norvash.core.verdict.grades import GRADES
 
+_NOT_ALONE = ("change", "stop")
 _NEVER: Mapping[At, Then] = MappingProxyType({})
 _NOTHING: Mapping[At, Finding] = MappingProxyType({})
 
@@ -141,7 +143,8 @@ class _Visit(VisitRead):
         state = self._state(life, again=again) if life.finding.known else self._state_of_unknown(life)
         # What a set states that came at this visit was never measured before.
         new = life.came and life.finding.of_set
-        return replace(life, state=state, measured_again=again and state == "open" and not new)
+        again = again and state == "open" and not new
+        return replace(life, state=state, measured_again=again, right_again=self._right_again(life) and not again)
 
     def _state(self, life: Life, *, again: bool) -> State:
         graver = life.then.finding if life.then is not None else life.finding
@@ -172,6 +175,8 @@ class _Visit(VisitRead):
         """
         if life.done and self._other_grave(life, elsewhere=True):
             return False
+        if life.decided is not None and life.decided.word == SLIP:
+            return bool(life.proof)
         return life.then is not None or (not self.carried(life.kept) and not holds_unread(self.sheet))
 
     def _state_of_unknown(self, life: Life) -> State:
@@ -216,7 +221,8 @@ class _Visit(VisitRead):
         lengths = life.finding.of_lengths and self.carried(life.kept) and self.told.measured
         if lengths and life.at not in self.now and life.at not in self.found:
             return True
-        if not life.done and not self.carried(life.kept):
+        slip = life.decided is not None and life.decided.word == SLIP
+        if slip or self._right_again(life) or not (life.done or self.carried(life.kept)):
             return False
         looked = self.said_of(gone(life.finding.id), life.finding, life.position)
         seen = looked is not None and life.by_sight and self.look_holds(life, looked)
@@ -224,6 +230,19 @@ class _Visit(VisitRead):
             return True
         values = any(g is not looked for g in life.proof) and life.finding.proof not in ("look", "inside")
         return values and not self._still(life) and not self._other_grave(life)
+
+    def _right_again(self, life: Life) -> bool:
+        """Tell whether something to be changed or worse is found no more at a later visit, and nobody has worked on it
+        or says what happened since: no value is right again by itself.
+        """
+        kept, finding = life.kept, life.finding
+        if kept is None or not self.carried(kept) or kept.withdrawn is not None:
+            return False
+        asks = kept.finding.grade in _NOT_ALONE and finding.part is not COMPLAINT and not finding.of_lengths
+        if not asks or finding.id in DECLARED or all(t.looks for t in finding.tasks):
+            return False
+        told = life.done or self._was_done(life) or (life.decided is not None and life.decided.word == SLIP)
+        return not told and bool(life.proof) and life.then is None and not self._still(life)
 
     def _still(self, life: Life) -> bool:
         """Tell whether it is found as the motor is now; what no value can be, once its work is done, only where it was

@@ -18,6 +18,8 @@ STATE_WORDS = {
 }
 
 
+RIGHT_AGAIN = "right again, and nobody has said why"
+SAY_WHY = "Say why it is right again: mended since, or a slip then."
 HANDED_OVER, LEFT_SO = "handed to the owner", "left so"
 
 
@@ -27,6 +29,8 @@ def state_words(life: Life) -> str:
         return HANDED_OVER
     if life.left_so:
         return LEFT_SO
+    if life.right_again:
+        return RIGHT_AGAIN
     return f"waits for {life.waits_for.part}" if life.waits_for is not None else STATE_WORDS[life.state]
 
 
@@ -54,6 +58,8 @@ def open_words(life: Life, *, quick: bool) -> str:
     name = f"{life.place}, {life.finding.words}"
     if life.state == "done not proven":
         return f"Done, not proven: {name}; {proof_asked(life)}"
+    if life.right_again:
+        return f"Right again, and nobody has said what was done since, or that it was a slip: {name}"
     if life.measured_again:
         return f"Measured again after the work, and still so: {name}"
     if quick:

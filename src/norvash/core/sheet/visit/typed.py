@@ -34,7 +34,7 @@ from norvash.core.sheet.records import PaintedMap, PutOff, Readings, TaskDone, W
 from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.records_of_running import RunLog
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
-from norvash.core.sheet.stages.decide import DECISIONS, decided_finding
+from norvash.core.sheet.stages.decide import DECISIONS, ELSEWHERE, SLIP, decided_finding
 from norvash.core.sheet.stages.own_tasks import own_place
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.ways import MOST_WAYS, NEW_UNIT
@@ -182,7 +182,12 @@ def _short_enough(field: Field, asked: AskedEntry) -> None:
         )
 
 
-_WHY = {"owner": "Say to whom, and what to mend there", "dropped": "Say why it is not needed"}
+_WHY = {
+    "owner": "Say to whom, and what to mend there",
+    "dropped": "Say why it is not needed",
+    ELSEWHERE: "Say by whom, and what was done",
+    SLIP: "Say what was wrong with that reading",
+}
 
 
 @_read.register

@@ -14,7 +14,7 @@ from norvash.core.sheet.part import COMPLAINT, REPAIRS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import settled
 from norvash.core.sheet.stages.catalogue import SEEN, SOUND_OF, TOLD_BY
-from norvash.core.sheet.stages.decide import decision
+from norvash.core.sheet.stages.decide import ELSEWHERE, SLIP, decision
 from norvash.core.sheet.stages.rework import TEMPORARY, gone
 from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.sheet.task import Task
@@ -79,7 +79,7 @@ class VisitRead:
         if finding.of_brush and (finding.proof or not done):
             done = (*done, *self.tasks.get(FIT_SET, ()))
         done = done or self._beside(finding)
-        also = [decided] if decided is not None and decided.word == DONE else []
+        also = [decided] if decided is not None and decided.word in (DONE, ELSEWHERE) else []
         mended = settled(kept.id).given(self.sheet) if kept is not None else None
         return tuple(dict.fromkeys((*done, *also, *([mended] if mended is not None else []))))
 
@@ -144,6 +144,8 @@ class VisitRead:
         moves = (*(before.moves if before is not None else ()), *(life.then.moves if life.then is not None else ()))
         here = any(not m.from_file for m in moves)
         since = [*([before.seq] if before is not None else []), *(m.seq for m in moves)]
+        if life.decided is not None and life.decided.word == SLIP:
+            since.append(0)  # whatever was read at this visit was read after it
         if not since:
             return False
         if life.finding.of_lengths:
@@ -164,7 +166,7 @@ class VisitRead:
         """Tell whether a figure that is read anew after any work is still that from before the work on a finding: then
         nothing is proven, and nothing taken back, whatever else was read since.
         """
-        since = max((g.at for g in life.done), default=last_work(self.sheet))
+        since = max((g.at for g in life.done if g.word != ELSEWHERE), default=last_work(self.sheet))
         read = (self.read.get(f.id, ()) for f in TOLD_BY.get(life.finding.id, ()) if f.after_work)
         return any(given and max(g.at for _, _, g in given) < since for given in read)
 
