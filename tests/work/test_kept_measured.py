@@ -13,6 +13,7 @@ from norvash.core.sheet.kept_value import InTable, in_table
 from norvash.exchange.measured_csv import COLUMNS, measured_csv
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import play_file, words_of
+from norvash.store import motors
 from norvash.store.database import connect
 from norvash.store.measured import list_measured
 from norvash.work.changing_figures import change_figures
@@ -116,3 +117,20 @@ def test_a_sheet_of_the_time_before_has_nothing_and_says_nothing(shop: Shop) -> 
     bench = signed_visit(shop)
     shop.conn.execute("delete from measured")
     assert sheet_told(shop.conn, bench.id, shop.now.date())["measured"] == []
+
+
+def test_a_figure_of_safety_that_was_changed_is_named_on_the_paper_with_who_and_from_where(shop: Shop) -> None:
+    work = at_work(shop, "industrial", "rated_v=220 permitted_rpm=9000 mass_kg=40 new_mm=22 limit_mm=8", "20 20").put(
+        "outcome=out"
+    )
+    work.bench.sign("no time")
+    motor = work.bench.motor
+    for rpm, mass in (("12000", "41"), ("30000", "42")):
+        typed = {"new_mm": "22", "limit_mm": "8", "rated_v": "220", "permitted_rpm": rpm, "mass_kg": mass}
+        change_figures(shop.conn, shop.later(days=1).act(), motor, typed, motors.fetch_motor(shop.conn, motor).version)
+    later = Work(shop.later(days=1), Bench(shop, motor)).put("outcome=out")
+    later.bench.sign("no time")
+    assert later.told["figures_changed"] == ["permitted speed 9000 → 30000 r/min, Ines Torvald, 2 October 2025"]
+    third = Work(shop.later(days=1), Bench(shop, motor)).put("outcome=out")
+    third.bench.sign("no time")
+    assert third.told["figures_changed"] == []

@@ -3,6 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.record.record import Motor
 from norvash.core.text.alike import looks
 from norvash.core.text.texts import compared
 from norvash.errors import NotFound
@@ -202,6 +203,20 @@ def list_acts_since(conn: Connection, motor_id: str, sheet_id: str) -> list[Done
         f"""{_DONE} where a.motor_id = :motor_id and a.seq >= (
             select o.seq from act o join sheet s on s.act_id = o.id where s.id = :id) order by a.seq""",
         {"motor_id": motor_id, "id": sheet_id},
+    )
+    return [_done(r) for r in rows]
+
+
+def list_figure_changes(conn: Connection, motor: Motor, sheet_id: str) -> list[Done]:
+    """Return who changed figures of a motor or of its type since the last full sheet that was signed of it but for one,
+    in their order.
+    """
+    rows = conn.execute(
+        f"""{_DONE} where (a.job = 'change figures' and a.motor_id = :motor
+                           or a.job = 'save a type' and a.result_id = :type and a.before_json <> '{{}}')
+            and a.at > coalesce((select max(s.signed_at) from sheet s
+                                 where s.motor_id = :motor and s.kind = 'full' and s.id <> :id), '') order by a.seq""",
+        {"motor": motor.id, "type": motor.type_id, "id": sheet_id},
     )
     return [_done(r) for r in rows]
 

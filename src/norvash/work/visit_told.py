@@ -36,6 +36,7 @@ from norvash.store.database import Connection
 from norvash.work.axis_told import axis_told
 from norvash.work.brushes_kept import brushes_kept
 from norvash.work.complaint_told import causes_told, complaint_told
+from norvash.work.figures_changed_told import figures_changed_told
 from norvash.work.offers_told import offers_told
 from norvash.work.own_rules_told import own_rules_told
 from norvash.work.sheet_page import SheetPage
@@ -77,6 +78,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "opened": opened(page.visit),
         "not_judged": page.unjudged,
         "own_rules": own_rules_told(page),
+        "figures_changed": figures_changed_told(conn, page),
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
         "waived": list(_waived(page)),
         "unmeasured": _unmeasured(page),
