@@ -3,6 +3,7 @@
 import json
 from collections.abc import Callable, Mapping
 from contextlib import closing
+from dataclasses import replace
 from datetime import date
 from pathlib import Path
 
@@ -10,6 +11,7 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.kept_value import InTable, in_table
+from norvash.core.sheet.moved import Explained
 from norvash.exchange.measured_csv import COLUMNS, measured_csv
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import play_file, words_of
@@ -17,6 +19,7 @@ from norvash.store import motors
 from norvash.store.database import connect
 from norvash.store.measured import list_measured
 from norvash.work.changing_figures import change_figures
+from norvash.work.copper_told import copper_drawn
 from norvash.work.loading import load
 from norvash.work.logging_use import log_use
 from norvash.work.ruling import set_rule, set_school
@@ -134,3 +137,24 @@ def test_a_figure_of_safety_that_was_changed_is_named_on_the_paper_with_who_and_
     third = Work(shop.later(days=1), Bench(shop, motor)).put("outcome=out")
     third.bench.sign("no time")
     assert third.told["figures_changed"] == []
+
+
+def test_run_out_and_bar_test_are_drawn_on_the_paper_as_they_were_signed(shop: Shop) -> None:
+    work = at_work(shop, "industrial", "rated_v=220 bars=12 commutator_d_mm=80 rated_rpm=1500", "20 20")
+    work.bench.put("run-out", "0.00; 0.02; 0.05; 0.08; 0.09; 0.08; 0.05; 0.02")
+    work.put("bar-test-how=resistance bar-test-fed=bars bar-test-lifted=yes bar-test-noise=1%")
+    work.bench.put("bar-test", "; ".join(["1"] * 11 + ["4"]))
+    work.put("outcome=out").bench.sign("no time")
+    drawn = copper_drawn(work.told["commutator"])
+    assert [(wide.name, phone and phone.name) for wide, phone in drawn] == [
+        ("run-out-rose", None),
+        ("bar-map", "bar-map"),
+    ]
+    assert "allowed" in drawn[0][0].description
+    motor, own = work.bench.motor, {"scope": "site", "scope_id": "", "why": "tried"}
+    ours = replace(shop.later(days=1).act(), explained=Explained("ours", "tried"))
+    set_rule(shop.conn, ours, "runout.tir-slow", text="0.2", **own)
+    ours = replace(shop.act(), explained=Explained("read", "counted"))
+    change_figures(shop.conn, ours, motor, {"bars": "14"}, motors.fetch_motor(shop.conn, motor).version)
+    assert copper_drawn(work.told["commutator"]) == drawn
+    assert copper_drawn({"run_out": {"of": "a later version"}}) == ()

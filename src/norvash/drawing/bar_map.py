@@ -1,6 +1,6 @@
 """Bar map: the commutator unrolled, a row for each pole pitch, so that what repeats stands in one column."""
 
-from collections.abc import Collection, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from functools import cache
 from math import ceil
@@ -27,11 +27,11 @@ class Mapped:
     shown: BarMap
     poles: int | None = None
     slots: int | None = None
-    spacing: Collection[int] = ()
-    more: Collection[int] = ()
-    less: Collection[int] = ()
+    spacing: Sequence[int] = ()
+    more: Sequence[int] = ()
+    less: Sequence[int] = ()
     deviations: Sequence[float | None] = ()
-    marked: Collection[int] = ()
+    marked: Sequence[int] = ()
     band: float = 0.1
     paint: bool = False
     says: tuple[str, ...] = ()

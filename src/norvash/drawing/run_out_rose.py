@@ -90,7 +90,7 @@ def _foot(found: RunOut, rose: _Rose, size: float, reach: float, diameter_mm: fl
         line("track", 10, size - 16, 10, size - 8),
         line("track", 10 + bar, size - 16, 10 + bar, size - 8),
         label("text", 18 + bar, size - 8, f"{step * 1000:g} µm{_magnified(rose.px, rose.base, diameter_mm)}"),
-        label("text-copper", size - 8, size - 8, high, "end"),
+        label("text-copper", size - 8, 16, high, "end"),
     ]
 
 

@@ -53,7 +53,7 @@ def rose_drawn(given: RunOutIn, result: RunOutOut, rules: MotorRules, width: flo
 def bar_test_drawn(given: BarTestIn, result: BarTestOut, rules: MotorRules, width: float) -> Drawing:
     """Return the readings over the bars that they lie between."""
     found = tested_of(given, rules)
-    odd = {*found.high, *found.low, *found.suspect}
+    odd = (*found.high, *found.low, *found.suspect)
     at_fault = {b: frozenset({"burnt"}) for f in found.faults for b in (f.from_bar, f.to_bar)}
     mapped = Mapped(
         bars=given.bars,

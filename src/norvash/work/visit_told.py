@@ -36,6 +36,7 @@ from norvash.store.database import Connection
 from norvash.work.axis_told import axis_told
 from norvash.work.brushes_kept import brushes_kept
 from norvash.work.complaint_told import causes_told, complaint_told
+from norvash.work.copper_told import copper_told
 from norvash.work.figures_changed_told import figures_changed_told
 from norvash.work.offers_told import offers_told
 from norvash.work.own_rules_told import own_rules_told
@@ -65,6 +66,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "parts": [{**_part(x), "looked": look_words(page.visit, x.part)} for x in page.found.components],
         "findings": [_life(x, page.context.sets[-1].nominal, len(page.context.positions)) for x in in_order],
         "axis": axis_told(page.visit) if sheet.kind == "full" else [],
+        "commutator": copper_told(page),
         "kept": brushes_kept(page),
         "ways": ways_told(page),
         "offers": offers_told(page.visit),

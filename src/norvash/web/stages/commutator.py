@@ -1,12 +1,11 @@
 """What the stage of the commutator shows, and the page that goes to the lathe."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from hashlib import blake2s
 
 from norvash.core.commutator.after_cut import Change, checks_of
 from norvash.core.commutator.bars import CONDITIONS, Condition, having
 from norvash.core.commutator.cut import Plan
-from norvash.core.commutator.map_says import set_of
 from norvash.core.commutator.surface import ABRASIVES
 from norvash.core.motor.figure_fields import BARS
 from norvash.core.motor.figure_reading import track_d_mm
@@ -15,9 +14,8 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow
 from norvash.core.sheet.judging.commutator.cut_made import cut_changes
-from norvash.core.sheet.judging.commutator.map_shown import earthed_bar, map_changes, map_legend
+from norvash.core.sheet.judging.commutator.map_shown import map_changes, map_legend
 from norvash.core.sheet.judging.commutator.says import cut_says
-from norvash.core.sheet.judging.windings.measured import slots_on_growler
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stages.commutator.bar_map import ALL_SEEN, BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -50,6 +48,7 @@ from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.copper_bench import CopperBench, copper_bench
+from norvash.work.copper_told import mapped
 from norvash.work.sheet_page import SheetPage
 
 _WIDE, _PHONE, _LATHE = 620.0, 346.0, 760.0
@@ -228,29 +227,11 @@ def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
 
 def map_of(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapToDraw | None:
     """Return the map of a sheet's bars, none where they are not known."""
-    if now.wound is None:
+    bars, since = mapped(shown, now), map_changes(now, earlier)
+    if bars is None:
         return None
-    since = map_changes(now, earlier)
-    best = now.read.searched.proven if now.read else None
-    tested = now.tested
-    says = tuple(s.words for s in now.read.sayings) if now.read else ()
-    mapped = Mapped(
-        bars=now.wound.bars,
-        shown=now.shown,
-        poles=now.wound.poles,
-        slots=now.wound.slots,
-        spacing=set_of(best, now.wound.bars) if best else (),
-        more=since.more,
-        less=since.less,
-        deviations=tested.deviations if tested else (),
-        marked=(*tested.high, *tested.low, *tested.suspect) if tested else (),
-        band=tested.band if tested else 0.1,
-        paint=shown.sheet.signed_at is None,
-        says=says,
-        answering={n: at for n, at in slots_on_growler(shown.sheet).items() if at is not None},
-        earthed=earthed_bar(shown.sheet, shown.context.rules),
-    )
-    return MapToDraw(mapped, since.words)
+    bars = replace(bars, more=since.more, less=since.less, paint=shown.sheet.signed_at is None)
+    return MapToDraw(bars, since.words)
 
 
 def _rose(shown: SheetPage, now: CopperNow) -> Drawing | None:

@@ -15,6 +15,7 @@ from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
 from norvash.core.sheet.visit.done import done_tasks
 from norvash.core.sheet.visit.proving import handed_over
+from norvash.drawing.svg import Drawing
 from norvash.store.signed import asks_pin
 from norvash.web.axis_drawn import AxisSigned, axis_signed
 from norvash.web.stages.at import At
@@ -22,6 +23,7 @@ from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.gate import GateShown, gate_shown
 from norvash.web.stages.written import Written, written
 from norvash.work.brush_lines import BrushLines, brush_lines
+from norvash.work.copper_told import copper_drawn
 from norvash.work.measured_table import table_of
 from norvash.work.sheet_page import SheetPage
 from norvash.work.signed_how import SignedHow, signed_how
@@ -53,6 +55,7 @@ class Sign:
     asks_pin: bool
     table: list[tuple[str, list[InTable]]]
     unjudged: list[str]
+    copper: tuple[tuple[Drawing, Drawing | None], ...]
 
 
 def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Written]]]:
@@ -102,4 +105,5 @@ def view(at: At) -> Sign:
         asks_pin=shown.row.signed_at is None and asks_pin(at.conn),
         table=_table(at),
         unjudged=shown.unjudged,
+        copper=copper_drawn((shown.told or {}).get("commutator", {})),
     )
