@@ -20,6 +20,7 @@ LEFT_OUT = (
     "confirm.",
     "skip.",
     "ruled-out.",
+    "also-was.",
     "overrule.",
     "outcome",
     "next-look",

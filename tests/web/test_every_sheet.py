@@ -41,6 +41,7 @@ LATER = (
     "confirm.",
     "complaint-now",
     "cause-was",
+    "also-was.",
     "insulation-of",
     "waive.service",
     "waiver.",

@@ -108,6 +108,15 @@ def test_still_there_rules_out_what_was_mended_then_and_stays_on_the_paper(shop:
     assert work.told["complaint"]["cause"] == "switch, trigger or speed tap"
 
 
+def test_several_causes_that_were_mended_are_named_and_no_other(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool").put("sign.trips=yes ruled-out.supply=yes ruled-out.switch=yes")
+    work = ran(work, "this").put("cause-was=switch")
+    with pytest.raises(InputError, match="was not mended at this visit"):
+        work.put("also-was.earth=yes")
+    work.put("also-was.supply=yes outcome=service").serve().bench.sign()
+    assert work.told["complaint"]["cause"] == "switch, trigger or speed tap; and supply or cord"
+
+
 def test_what_was_found_leads_over_a_complaint_of_the_same_grade(shop: Shop) -> None:
     work = at_work(shop, "tool", "tool").put("sign.shock=yes")
     work.put("seen.drive.shaft-cracked=yes")

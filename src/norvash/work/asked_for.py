@@ -12,7 +12,7 @@ from norvash.core.sheet.stages.call_in import COMPLAINT_BACK, COMPLAINT_UNKNOWN
 from norvash.core.sheet.stages.catalogue import FINDINGS, SEEN, TASKS, TOLD_BY
 from norvash.core.sheet.stages.decide import OUTCOME, RUNS, decided_finding
 from norvash.core.sheet.stages.own_tasks import OWN_TASK, own_place
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS, cause_said
 from norvash.core.sheet.stages.rework import done_task, gone_finding
 from norvash.core.sheet.visit.entry_read import Read
 from norvash.core.sheet.visit.proving import proof_asked
@@ -60,8 +60,8 @@ def _check_said(context: Context, field: Field, place: int, word: str, today: da
     """Refuse what is said of a finding, a cause, the complaint or the outcome and cannot be."""
     if isinstance(field, Decision) and word:
         _is_found(context, (place, decided_finding(field)), today)
-    if field is CAUSE_WAS and word:
-        _was_mended(context, word, today)
+    if cause := cause_said(field, word):
+        _was_mended(context, cause, today)
     if field is COMPLAINT_NOW and word in GONE_ANSWERS:
         _nothing_outside(judge(context, today).found.lives)
     if field is OUTCOME and word in RUNS:

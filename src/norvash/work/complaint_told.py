@@ -3,7 +3,7 @@
 from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
 from norvash.core.sheet.stages.call_in import DUE, complained
 from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, cause_words
 from norvash.work.sheet_page import SheetPage
 
 Plain = dict[str, object]
@@ -15,10 +15,9 @@ def complaint_told(page: SheetPage) -> Plain:
     sheet = page.sheet
     signs = [f.sign.said(f.of(sheet)) for f in CALL_IN.picked if f.of(sheet)]
     answer = dict(COMPLAINT_NOW.choices).get(COMPLAINT_NOW.of(sheet), "")
-    was = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
     said = COMPLAINT_WORDS.of(sheet)
     words = "; ".join(filter(None, ("none: it was due" if DUE.of(sheet) and not complained(sheet) else "", said)))
-    return {"words": words, "signs": signs, "answer": answer, "cause": was, "answers": _answers(page)}
+    return {"words": words, "signs": signs, "answer": answer, "cause": cause_words(sheet), "answers": _answers(page)}
 
 
 def _answers(page: SheetPage) -> list[Plain]:

@@ -38,13 +38,29 @@ def values_now(conn: Connection, page: SheetPage) -> tuple[KeptValue, ...]:
 
 def _lengths(line: BrushLine, page: SheetPage) -> Iterator[KeptValue]:
     """Yield the length of a brush as it was found and as it is left."""
-    at, found, read = (line.plan.number, line.plan.label), line.found, line.reading
+    found, read = line.found, line.reading
     if found is not None:
         graded = grade_of(line.found_usable, page.context.rules) if line.found_usable is not None else None
-        length = Length(*at, found.length_mm, line.found_usable, line.found_left_mm, None, graded)
+        length = Length(
+            number=line.plan.number,
+            label=line.plan.label,
+            length_mm=found.length_mm,
+            usable=line.found_usable,
+            left_mm=line.found_left_mm,
+            rate_mm_per_kh=None,
+            graded=graded,
+        )
         yield _length(found, page, "found", length)
     if read is not None:
-        length = Length(*at, read.length_mm, line.usable, line.left_mm, line.rate_mm_per_kh, line.graded)
+        length = Length(
+            number=line.plan.number,
+            label=line.plan.label,
+            length_mm=read.length_mm,
+            usable=line.usable,
+            left_mm=line.left_mm,
+            rate_mm_per_kh=line.rate_mm_per_kh,
+            graded=line.graded,
+        )
         yield _length(read, page, line.sight, length)
 
 

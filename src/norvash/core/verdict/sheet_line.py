@@ -16,7 +16,7 @@ from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, LOOK, RUN
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, complaint_gone
+from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, cause_words, complaint_gone
 from norvash.core.sheet.visit.done import done_tasks, work_done
 from norvash.core.sheet.visit.proving import done_words, proof_asked
 from norvash.core.sheet.visit.stacks import stacks_now
@@ -134,7 +134,7 @@ def _proven(visit: Visit, said: Verdict) -> Verdict:
         for x in visit.lives
         if x.done and not x.came and x.finding.part is not COMPLAINT
     ]
-    cause = dict(CAUSE_WAS.choices).get(CAUSE_WAS.of(sheet), "") if COMPLAINT_NOW.of(sheet) == "this" else ""
+    cause = cause_words(sheet)
     tasks = {task: given for task, given in done_tasks(sheet).items() if task is not FIND_FAULT}
     off = any(x.stands and x.finding.part is RUN for x in visit.lives)
     ran = "" if off else ran_words(sheet)

@@ -14,7 +14,7 @@ from norvash.core.sheet.sheet import Baseline
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.call_in import COMPLAINT, complained
 from norvash.core.sheet.stages.gates import POWER
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.complaint import ALSO_WAS, CAUSE_WAS, COMPLAINT_NOW, causes_named
 from norvash.core.sheet.stages.prove.run_fields import ON_STOP, POINT, RAN, REST, RUN_HOW
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.visit.walk import opened
@@ -37,8 +37,8 @@ class Prove:
 
     `speeds` are those before and after the repair, `allowed` how much it may get without load, `polarity`
     how its boxes must be wired where they are not. Of a motor that somebody
-    complains of: the complaint, its answer, and the causes that it may have been: those that were mended. `beside` is
-    what stands beside the run.
+    complains of: the complaint, its answer, and the causes that it may have been: those that were mended; `also` names
+    more than one. `beside` is what stands beside the run.
     """
 
     gate: GateShown
@@ -58,6 +58,7 @@ class Prove:
     answer: Entry | None
     cause: Entry | None
     causes: tuple[tuple[str, str], ...]
+    also: list[Entry]
     beside: ProofBeside
 
 
@@ -87,6 +88,7 @@ def view(at: At) -> Prove:
         answer=entry(shown, COMPLAINT_NOW) if asked else None,
         cause=entry(shown, CAUSE_WAS) if asked and COMPLAINT_NOW.of(sheet) == "this" else None,
         causes=first if asked else (),
+        also=_also(shown) if asked else [],
         beside=proof_beside(shown, run),
     )
 
@@ -140,6 +142,14 @@ def _drawn(shown: SheetPage, run: Run) -> Drawing | None:
             )
             rows.append(figure)
     return band_scale("The run on its bands", rows, DRAWN) if rows else None
+
+
+def _also(shown: SheetPage) -> list[Entry]:
+    """Return what else may be named as the cause, once one is: what was mended beside it, and what is named."""
+    named, mended = causes_named(shown.sheet), may_have_been(shown.sheet, shown.visit.lives)
+    if not named:
+        return []
+    return [entry(shown, ALSO_WAS[c]) for c in dict.fromkeys((*named, *mended)) if c != named[0]]
 
 
 def _causes(shown: SheetPage) -> tuple[tuple[str, str], ...]:

@@ -30,6 +30,13 @@ DECISIONS = {
 }
 # Why something that was grave on the last sheet is right at this one, where nobody here has worked on it.
 ELSEWHERE, SLIP = "elsewhere", "slip"
+# What is asked for in words with what is decided so.
+ASKED_WHY = {
+    "owner": "Say to whom, and what to mend there",
+    "dropped": "Say why it is not needed",
+    ELSEWHERE: "Say by whom, and what was done",
+    SLIP: "Say what was wrong with that reading",
+}
 # With which outcomes it goes back to service, and with which it does not.
 KEPT = "kept"
 RUNS = ("service", "deferred", KEPT)

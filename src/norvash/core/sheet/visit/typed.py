@@ -34,7 +34,7 @@ from norvash.core.sheet.records import PaintedMap, PutOff, Readings, TaskDone, W
 from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.records_of_running import RunLog
 from norvash.core.sheet.stages.catalogue import FINDINGS, RECORDED_BY, TASKS
-from norvash.core.sheet.stages.decide import DECISIONS, ELSEWHERE, SLIP, decided_finding
+from norvash.core.sheet.stages.decide import ASKED_WHY, DECISIONS, decided_finding
 from norvash.core.sheet.stages.own_tasks import own_place
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.stages.ways import MOST_WAYS, NEW_UNIT
@@ -182,14 +182,6 @@ def _short_enough(field: Field, asked: AskedEntry) -> None:
         )
 
 
-_WHY = {
-    "owner": "Say to whom, and what to mend there",
-    "dropped": "Say why it is not needed",
-    ELSEWHERE: "Say by whom, and what was done",
-    SLIP: "Say what was wrong with that reading",
-}
-
-
 @_read.register
 def _decide(field: Decision, asked: AskedEntry) -> Read:
     """Return a decision."""
@@ -204,8 +196,8 @@ def _decide(field: Decision, asked: AskedEntry) -> Read:
         part = part_of(asked.more, "part", "Say which part it waits for")
         day = read_day(part_of(asked.more, "day", "Say by when the part is expected"), asked.today, "day")
         return Read(asked.text, asked.text, None, PutOff(" ".join(asked.more.get("who", "").split()), day, part=part))
-    if asked.text in _WHY:
-        return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", _WHY[asked.text])))
+    if asked.text in ASKED_WHY:
+        return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", ASKED_WHY[asked.text])))
     way = asked.more.get("way", "") if asked.text == "now" else ""
     return Read(asked.text, asked.text, None, _way(field, way) if way else None)
 

@@ -1,7 +1,7 @@
 """The length of each brush against its limit, as a measured value."""
 
 from collections.abc import Iterator
-from typing import NamedTuple
+from dataclasses import dataclass
 
 from norvash.core.brush.gauged import is_floating
 from norvash.core.motor.figure_fields import NEW_MM
@@ -15,7 +15,8 @@ from norvash.core.verdict.values import Findings
 _PLAN = rank_of("plan")
 
 
-class Length(NamedTuple):
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Length:
     """A length as it was read at a position, what of it is usable and left, its rate, and its grade; nothing is left of
     one that does not follow its wear.
 
@@ -36,7 +37,15 @@ def lengths(found: Findings, figures: Figures, rules: MotorRules) -> Iterator[Me
     for b in found.brushes:
         if b.last is not None and b.in_round:
             left = None if b.label in found.held else b.left_mm
-            read = Length(b.number, b.label, b.last.length_mm, b.usable, left, b.rate_mm_per_kh, b.graded)
+            read = Length(
+                number=b.number,
+                label=b.label,
+                length_mm=b.last.length_mm,
+                usable=b.usable,
+                left_mm=left,
+                rate_mm_per_kh=b.rate_mm_per_kh,
+                graded=b.graded,
+            )
             yield length_measured(read, found.limit.source, figures, rules)
 
 

@@ -19,7 +19,7 @@ from norvash.core.sheet.stages.call_in import complained
 from norvash.core.sheet.stages.decide import KEPT, OUTCOME, STOPS
 from norvash.core.sheet.stages.gates import POWER, SERVICE
 from norvash.core.sheet.stages.prove import run_fields
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, causes_named
 from norvash.core.sheet.stages.prove.driven import FLASHED, JOINED, POLARISED, excites_itself
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.prove.field import FIELD_I, WAIVE_FIELD
@@ -155,9 +155,10 @@ def _before(given: Given | None, worked: datetime) -> bool:
 
 def _not_mended(visit: Visit) -> Iterator[str]:
     """Yield that what it is said to have been was not mended at this visit."""
-    cause = CAUSE_WAS.of(visit.sheet)
-    if cause not in may_have_been(visit.sheet, visit.lives):
-        yield f"“{dict(CAUSE_WAS.choices)[cause]}” was not mended at this visit: say what it was"
+    mended = may_have_been(visit.sheet, visit.lives)
+    for cause in causes_named(visit.sheet):
+        if cause not in mended:
+            yield f"“{dict(CAUSE_WAS.choices)[cause]}” was not mended at this visit: say what it was"
 
 
 def _is_done(visit: Visit) -> bool:

@@ -20,7 +20,7 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.stages.prove import driven, earth, field, run_fields, run_findings, standstill
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW
+from norvash.core.sheet.stages.prove.complaint import ALSO_WAS, CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.field import proves_field
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, RUN_WHERE
 
@@ -52,6 +52,7 @@ STAGE = Stage(
         *driven.FIELDS,
         COMPLAINT_NOW,
         CAUSE_WAS,
+        *ALSO_WAS.values(),
     ),
     findings=(*earth.FINDINGS, *field.FINDINGS, *run_findings.FINDINGS),
     gate=POWER,
