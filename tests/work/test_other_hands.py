@@ -2,13 +2,19 @@
 
 from collections.abc import Iterator
 from contextlib import contextmanager
+from pathlib import Path
 
 import pytest
 
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.sheet.field import second_of
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM
+from norvash.core.sheet.visit.barring import bars
 from norvash.errors import NeedsAnswer
+from norvash.exchange.visit_export import export_text
+from norvash.exchange.visit_play import play_file
 from norvash.store import people
 from norvash.work.measuring import record
 from norvash.work.sheets import enter
@@ -75,3 +81,43 @@ def test_a_colleagues_length_asks_too_and_one_s_own_does_not(shop: Shop) -> None
     assert [(x["what"], x["typed"], x["first"], x["person"]) for x in work.told["again"]] == [
         ("Brush A", "20.6", "Ines Torvald", "Maud Celliers")
     ]
+
+
+def once_more(work: Work, text: str, answer: str = "second") -> None:
+    there = work.bench.page.sheet.written["earth-ohm", 0, "found"]
+    act = work.shop.later(minutes=3).act()
+    seeing = Seeing(answer=answer)
+    enter(
+        work.shop.conn, act, work.bench.id, field_id="earth-ohm", place=0, text=text, replaces=there.id, seeing=seeing
+    )
+
+
+def test_measured_once_more_the_worse_counts_until_a_third_agrees(shop: Shop, tmp_path: Path) -> None:
+    work = at_work(shop, "tool", f"{PLATE} protection=protective_earth").put("earth-ohm=0.4")
+    with pytest.raises(NeedsAnswer) as asked:
+        once_more(work, "0.05", "")
+    assert list(asked.value.choices)[-1][0] == "second"
+    once_more(work, "0.05")
+    life = work.bench.life("earth.open")
+    assert (life.stands, life.finding.words) == (True, "protective earth 0.4 Ω, allowed 0.1")
+    beside = work.bench.page.sheet.written["second.earth-ohm", 0, "found"]
+    assert (beside.number, beside.person) == (0.05, "Ines Torvald")
+    once_more(work, "0.3")  # off again: the newer of two that are off stands, and the second reading is older than it
+    once_more(work, "0.06")
+    assert work.bench.life("earth.open").stands
+    once_more(work, "0.05")
+    life = work.bench.life("earth.open")
+    assert (life.state, bars(life)) == ("withdrawn", "")
+    work.put("outcome=out").bench.sign("waits")
+    assert "measured three times: 0.3, then 0.06 (Ines Torvald) and 0.05" in str(work.told["slips"])
+    (tmp_path / "visit.json").write_text(export_text(shop.conn, work.bench.id))
+    played = play_file(tmp_path / "visit.json", tmp_path / "own.db", "Ines Torvald")
+    assert (played.differs, played.refused) == ([], [])
+
+
+def test_a_second_reading_that_is_undone_leaves_what_stood(shop: Shop) -> None:
+    work = at_work(shop, "tool", f"{PLATE} protection=protective_earth").put("earth-ohm=0.4")
+    once_more(work, "0.05")
+    work.bench.undo()
+    assert work.bench.life("earth.open").stands
+    assert not second_of(EARTH_OHM).given(work.bench.page.sheet)

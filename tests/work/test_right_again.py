@@ -7,7 +7,8 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.visit.barring import barring
 from norvash.core.sheet.visit.proving import open_words
-from norvash.errors import InputError
+from norvash.errors import InputError, NeedsAnswer
+from norvash.work.sheets import enter
 
 # What was found on the first sheet, what shows it right at the next, its finding, and what is grave and not so ended.
 CASES = {
@@ -65,3 +66,19 @@ def test_work_of_this_visit_or_of_the_one_before_needs_no_word(shop: Shop) -> No
     work = left(shop, "a value").put("task.earth=yes")
     work.bench.put("earth-ohm", "0.05")
     assert work.bench.states[0, "earth.open"] == "proven"
+
+
+def test_what_is_found_at_this_visit_too_is_not_right_again_by_another_number(shop: Shop) -> None:
+    work = left(shop, "a value").put("earth-ohm=0.4")
+    there = work.bench.page.sheet.written["earth-ohm", 0, "found"].id
+    with pytest.raises(NeedsAnswer, match="slip of the pen"):
+        enter(
+            shop.conn,
+            shop.later(minutes=3).act(),
+            work.bench.id,
+            field_id="earth-ohm",
+            place=0,
+            text="0.05",
+            replaces=there,
+        )
+    assert not work.bench.life("earth.open").right_again

@@ -174,6 +174,10 @@ def _lists() -> Iterator[str]:
         "| `own-task` | a task that is added, by its number, with `minutes` and the parts that it `touches`"
         " (`brushes`, `springs`, `holders`, `commutator`, `windings`, `drive`); it is done by `task.own-NUMBER` |"
     )
+    yield (
+        "| `second.FIELD` | a value that was measured once more, with no work between, and is milder than the one of"
+        " its field: it counts once a third agrees |"
+    )
     yield "| `drop.TASK` | why a task is dropped from the list; what asks for it stays open |"
     yield "| `work-order` | the tasks of the list in their order, parted by spaces |"
     yield "| `way-taken` | the way that is taken, by its place, with `why`, and of a new unit the `day` |"

@@ -21,12 +21,13 @@ from norvash.store import people, rounds, seen
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change
 from norvash.work.context import Context
+from norvash.work.entry_value import NOT_SAID
 from norvash.work.gate_holding import hold_at_gate
 from norvash.work.loading import load
 from norvash.work.putting import Put, There, put
 from norvash.work.saying import Saying, say
 from norvash.work.settling import doubt_about
-from norvash.work.sheets import NOT_SAID, sheet_of, unsigned
+from norvash.work.sheets import sheet_of, unsigned
 from norvash.work.sighting import Seeing, sight_for
 from norvash.work.standing import Judged, foresee, judge
 from norvash.work.taken_on_stop import comes_later
@@ -126,6 +127,10 @@ class _Length:
 
     def judged(self, said: Put) -> Judged:
         return foresee(self.conn, [self.context.after(said)], self.now.at.date())[0]
+
+    @property
+    def twice(self) -> bool:
+        return False  # a length that disagrees with what was read is doubted by itself
 
     def taken(self, there: There, _said: Put) -> There:
         return there
@@ -274,6 +279,10 @@ class _Seen:
 
     def judged(self, said: Put) -> Judged:
         return judge(self.context.after(said), self.now.at.date())
+
+    @property
+    def twice(self) -> bool:
+        return False
 
     def taken(self, there: There, _said: Put) -> There:
         return there

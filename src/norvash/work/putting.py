@@ -41,6 +41,10 @@ class Value(Protocol):
     def judged(self, said: Put) -> Judged | None:
         """Return its motor judged with it, None where nothing follows from it."""
 
+    @property
+    def twice(self) -> bool:
+        """Tell whether it may be measured once more with no work between, and kept beside what stands."""
+
     def taken(self, there: There, said: Put) -> There | None:
         """Return what of that which stands there it takes the place of, None where it only adds to it."""
 
@@ -78,7 +82,13 @@ def put(context: Context, value: Value, seeing: Seeing, *, sight: Sight, replace
         return Placed(said, sight, there, slip=False, judged=judged)
     before = judge(context, now.date()).found.lives
     slipped, then = slip(
-        before, judged.found.lives, taken.words, seeing, sight=sight, worked=partial(value.worked, sight)
+        before,
+        judged.found.lives,
+        taken.words,
+        seeing,
+        sight=sight,
+        worked=partial(value.worked, sight),
+        twice=value.twice,
     )
     others(taken.words, taken.person, value.person, seeing, worked=partial(value.worked, sight))
     if not slipped and then == sight:

@@ -76,12 +76,14 @@ def slip(
     *,
     sight: Sight,
     worked: Callable[[], bool],
+    twice: bool = False,
 ) -> tuple[bool, Sight]:
     """Return whether what stood there was mistyped, and the sight of the new value, where that would end or soften a
     finding.
 
     `there` is what stood there in the same sight, empty where nothing did; it is measured again only where the place
-    was `worked` on since it was entered. Raises: NeedsAnswer, for a slip without a reason too, Conflict for a second
+    was `worked` on since it was entered; where it was not, one that may be read `twice` asks whether it was measured
+    once more. Raises: NeedsAnswer, for a slip without a reason too, Conflict for a second
     measurement before any work.
     """
     ended = _ended(before, after)
@@ -102,6 +104,7 @@ def slip(
     names = listed([f"“{x.place}: {x.finding.words}”" for x in ended])
     said = "A slip needs a reason. " if seeing.answer == MISTYPED else ""
     slipped, again = (MISTYPED, f"“{there}” was a slip"), (AGAIN, "Measured again after work")
+    second = ((ONCE_MORE, "Measured once more: the worse counts until a third agrees"),) if twice else ()
     asked = ", or was it looked at or measured again after work?" if since else "? Nothing was done since."
     raise NeedsAnswer(
         f"{said}This would end or soften {names}. Was “{there}” a slip of the pen{asked}",
@@ -109,7 +112,7 @@ def slip(
         if since
         else "Of a slip say why; else tick the work on the rework stage first, once more where it is ticked already.",
         "value",
-        (slipped, again) if since else (slipped,),
+        (slipped, again) if since else (slipped, *second),
         AGAIN if since else MISTYPED,
     )
 
@@ -162,7 +165,8 @@ def _ends(life: Life, then: Life | None) -> bool:
     state = then.state if then is not None else "withdrawn"
     if life.state == "done not proven" and state == "proven":
         return False  # work was done since what stood there: it is measured again
-    softer = then is not None and GRADES.index(then.finding.grade) < GRADES.index(life.finding.grade)
-    if life.stands and softer:
-        return True
+    if life.stands and then is not None:
+        milder = GRADES.index(then.finding.grade) < GRADES.index(life.finding.grade)
+        if milder or then.right_again > life.right_again:
+            return True
     return life.state != "withdrawn" and (state == "withdrawn" or (life.stands and state not in STANDING))

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
+from functools import cache
 from typing import ClassVar, Literal
 
 from norvash.core.diagnosis.sign import NOT_SO, Sign
@@ -124,6 +125,36 @@ class Quantity(Field):
         """Return the value on a sheet, None without one."""
         found = self.given(sheet, place)
         return found.number if found else None
+
+
+_SECOND = "second."
+
+
+def measured_twice(field_id: str) -> str:
+    """Return the id of the field whose value a field holds once more, empty for another field."""
+    return field_id.removeprefix(_SECOND) if field_id.startswith(_SECOND) else ""
+
+
+@cache
+def second_of(field: Quantity) -> Quantity:
+    """Return the field that holds a value that was measured once more with no work between, and that is milder than
+    what stands: it counts once a third agrees.
+    """
+    return Quantity(
+        id=f"{_SECOND}{field.id}",
+        group=field.group,
+        label=f"{field.label}, measured once more",
+        needs=field.needs,
+        per=field.per,
+        whole=field.whole,
+        classes=field.classes,
+        offered=field.offered,
+        placed=True,
+        record=True,
+        dimension=field.dimension,
+        low=field.low,
+        high=field.high,
+    )
 
 
 @dataclass(frozen=True, slots=True, kw_only=True, eq=False)

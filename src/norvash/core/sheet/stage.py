@@ -9,7 +9,7 @@ from norvash.core.diagnosis.sign import Sign
 from norvash.core.motor.figure import Number, Word
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field, Noticed, Text, Tick
+from norvash.core.sheet.field import Field, Noticed, Quantity, Text, Tick, measured_twice, second_of
 from norvash.core.sheet.fields_made import text, tick
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.gate import Gate
@@ -127,6 +127,9 @@ class Stage:
 
     def named_field(self, field_id: str) -> Field | None:
         """Return a field of it that is only named as it comes, None where it has no such field."""
+        if twice := measured_twice(field_id):
+            field = next((f for f in self.all_fields if f.id == twice), None)
+            return second_of(field) if isinstance(field, Quantity) and field.sighted else None
         step = self.gate.named(field_id) if self.gate is not None else None
         return step or (self.named(field_id) if self.named is not None else None)
 

@@ -4,7 +4,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import NamedTuple
 
-from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Tick
+from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, Tick, second_of
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stage import Stage
@@ -21,7 +21,7 @@ class Entry:
 
     `given` is what stands in the sight of which the next value speaks; once work has touched the place that is as left,
     and `found` what was found before it. What is `overtaken` was entered before the last work, and is asked anew;
-    `measured` is what is said there.
+    `measured` is what is said there, `second` what was measured once more since and does not count yet.
     """
 
     field: Field
@@ -32,6 +32,7 @@ class Entry:
     found: Given | None = None
     overtaken: bool = False
     measured: tuple[Measured, ...] = ()
+    second: Given | None = None
 
     @property
     def key(self) -> str:
@@ -63,6 +64,11 @@ class Entry:
         if self.given is None or not self.given.typed:
             return self.found_said
         return self.label if isinstance(self.field, Tick) else said_words(self.field, self.given)
+
+    @property
+    def second_said(self) -> str:
+        """Return what was measured once more, in words."""
+        return said_words(self.field, self.second) if self.second is not None else ""
 
     @property
     def typed(self) -> str:
@@ -119,7 +125,16 @@ def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> En
         found=before,
         overtaken=old,
         measured=shown.said_at.get((field.id, place), ()),
+        second=_second(shown, field, place, given),
     )
+
+
+def _second(shown: SheetPage, field: Field, place: int, given: Given | None) -> Given | None:
+    """Return what was measured once more since a value was entered, None where nothing was."""
+    if given is None or not isinstance(field, Quantity) or not field.sighted:
+        return None
+    second = second_of(field).given(shown.sheet, place)
+    return second if second is not None and second.at > given.at else None
 
 
 class StageFields:

@@ -6,7 +6,7 @@ from functools import cached_property
 
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.field import Field, Quantity
+from norvash.core.sheet.field import Field, Quantity, second_of
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.life import At, KeptLife, Life, Told
@@ -146,6 +146,8 @@ class VisitRead:
         since = [*([before.seq] if before is not None else []), *(m.seq for m in moves)]
         if life.decided is not None and life.decided.word == SLIP:
             since.append(0)  # whatever was read at this visit was read after it
+        if not moves and self._measured_twice(life):
+            return True
         if not since:
             return False
         if life.finding.of_lengths:
@@ -161,6 +163,11 @@ class VisitRead:
             sound.given(self.sheet) if sound else None,
         ]
         return any(g is not None and g.seq > max(since) and not (here and g.from_file) for g in (*read, *looks))
+
+    def _measured_twice(self, life: Life) -> bool:
+        """Tell whether the place of a finding was measured once more, which stands beside what was found."""
+        told = (f for f in TOLD_BY.get(life.finding.id, ()) if isinstance(f, Quantity) and f.sighted)
+        return any(True for f in told for _ in self.read_at(second_of(f), life.finding, life.position, ("found",)))
 
     def waits(self, life: Life) -> bool:
         """Tell whether a figure that is read anew after any work is still that from before the work on a finding: then
