@@ -48,8 +48,8 @@ bytes.
 A value is what would be typed or picked; an empty one takes it back. An entry without a sight has the one that the
 sheet proposes: *found* until work of the visit has touched its place, *left* after that. `answer` answers what the
 job would ask: `mistyped` where the value before was a slip, `again` where it was measured again after work,
-`second` where a value of somebody else was measured once more (only a page or a program is asked that), and what a
-counter asks.
+`second` where it was measured once more with no work between (of somebody else's value only a page or a program is
+asked that), and what a counter asks.
 
 Exported are the motor with its figures, the use since the set went in, and every entry of the sheet in its order;
 what was taken back by undo is left out, and so are earlier visits. What was measured at a signed visit stands under
