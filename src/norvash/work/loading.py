@@ -96,7 +96,8 @@ def _beside(conn: Connection, motor: Motor) -> _Beside:
     written = entries.list_entries(conn, row.id) if row is not None else {}
     moves, kept = moved.list_unconfirmed(conn, motor), lives.list_standing(conn, motor.id)
     since = None
-    if row is not None and (moves or any(k.withdrawn is not None for k in kept)):
+    moved_here = bool(moves) and row is not None and row.signed_at is None
+    if row is not None and (moved_here or any(k.withdrawn is not None for k in kept)):
         newest = entries.list_newest(conn, motor.id)
         since = SinceWithdrawn(newest, tuple(entries.list_read_at(conn, row.id)))
     return _Beside(row, written, kept, moves, since)
