@@ -40,6 +40,9 @@ def test_what_reads_right_again_stays_open_until_somebody_says_why(shop: Shop, c
     work.bench.put(f"decide.{finding}", "elsewhere", why="the owner's electrician: lead renewed")
     life = work.bench.life(finding)
     assert (life.state, life.right_again, life.why) == ("proven", False, "the owner's electrician: lead renewed")
+    work.put("outcome=out").bench.sign("no time")
+    told = next(f for f in work.told["findings"] if f["words"] == life.finding.words)
+    assert told["decided"] == f"mended since the last visit, not here: {life.why}"
 
 
 def test_a_reading_of_before_that_was_a_slip_is_withdrawn_and_bars_nothing(shop: Shop) -> None:

@@ -247,7 +247,7 @@ def test_a_slip_of_the_pen_keeps_the_old_value_its_name_and_the_reason(visit: Vi
     assert visit.bench.states == {(1, "gap.narrow"): "open"}
     with pytest.raises(NeedsAnswer) as asked:
         visit.walk(("gap", "2", 1))
-    assert (asked.value.field, [c[0] for c in asked.value.choices]) == ("value", ["mistyped"])
+    assert (asked.value.field, [c[0] for c in asked.value.choices]) == ("value", ["mistyped", "second"])
     with pytest.raises(Conflict, match="not a measurement after work"):
         visit.walk(("gap", "2", 1, {"answer": "again"}))
     visit.walk(("gap", "2", 1, {"answer": "mistyped"}))

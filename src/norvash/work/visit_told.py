@@ -1,6 +1,6 @@
 """The story of a visit in the order of the work, as it is signed: as plain values that stay readable."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable
 from datetime import datetime
 
 from norvash.core.sheet.field import Painted
@@ -20,11 +20,9 @@ from norvash.core.sheet.records import TaskDone
 from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.catalogue import ORDER, TASKS, field_of
-from norvash.core.sheet.stages.decide import DECISIONS, KEPT, KEPT_WHY, OUTCOME, answer_words
-from norvash.core.sheet.stages.gates import GATES, POWER
+from norvash.core.sheet.stages.decide import DECISIONS, ELSEWHERE, KEPT, KEPT_WHY, OUTCOME, SLIP, answer_words
 from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
 from norvash.core.sheet.visit.done import last_work
-from norvash.core.sheet.visit.gating import gate_now
 from norvash.core.sheet.visit.named import field_words, place_words
 from norvash.core.sheet.visit.proving import handed_over, state_words
 from norvash.core.sheet.visit.walk import look_words, looked_at, opened
@@ -42,6 +40,7 @@ from norvash.work.offers_told import offers_told
 from norvash.work.own_rules_told import own_rules_told
 from norvash.work.sheet_page import SheetPage
 from norvash.work.stacks_told import dropped_told, stacks_told
+from norvash.work.waived_told import unmeasured_told, waived_told
 from norvash.work.ways_told import ways_told
 
 Plain = dict[str, object]
@@ -82,8 +81,8 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "own_rules": own_rules_told(page),
         "figures_changed": figures_changed_told(conn, page),
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
-        "waived": list(_waived(page)),
-        "unmeasured": _unmeasured(page),
+        "waived": waived_told(page),
+        "unmeasured": unmeasured_told(page),
         "before": [{"words": m.words, "right": m.right} for m in page.at(BEFORE)],
         "slips": [_slip(x) for x in page.found.lives if _is_slip(x)],
         "corrected": _corrected(conn, page),
@@ -103,26 +102,6 @@ def _is_slip(life: Life) -> bool:
     gone = life.kept.withdrawn if life.kept is not None else None
     said = bool(life.moves) or (gone is not None and bool(gone.why))
     return life.graver is not None and (said or not life.finding.of_lengths)
-
-
-def _waived(page: SheetPage) -> Iterator[Plain]:
-    """Yield every gate or hold that was waived, by whom and why."""
-    for gate in GATES.values():
-        now = gate_now(gate, page.visit)
-        if now.state == "waived" and not now.waived:
-            yield {"gate": gate.words, "person": now.person, "why": now.why}
-        for w in now.waived:
-            yield {"gate": f"{gate.words}, {w.words}", "person": w.person, "why": w.why}
-
-
-def _unmeasured(page: SheetPage) -> str:
-    """Return that it goes back with its insulation not measured, and how it is run then; empty where it was."""
-    waived = next((w for w in gate_now(POWER, page.visit).waived if w.id == "insulation"), None)
-    if waived is None:
-        return ""
-    return (
-        f"Insulation not measured, no instrument: run behind a residual current device ({waived.person}: {waived.why})."
-    )
 
 
 def _ran(page: SheetPage) -> Plain | None:
@@ -181,7 +160,7 @@ def _life(life: Life, nominal: frozenset[int], brushes: int) -> Plain:
         "steps": life.steps,
         "decided": _decided(life),
         "decided_by": decided.person if decided is not None else "",
-        "why": life.why,
+        "why": "" if _says_before(life) else life.why,
         "done_by": list(_by(life.done)),
         "proven_by": proof if life.state == "proven" else [],
         "waits_for": life.waits_for.words if life.waits_for is not None else "",
@@ -191,11 +170,18 @@ def _life(life: Life, nominal: frozenset[int], brushes: int) -> Plain:
     }
 
 
+def _says_before(life: Life) -> bool:
+    """Tell whether it is decided by what happened before this visit."""
+    return life.decided is not None and life.decided.word in (ELSEWHERE, SLIP)
+
+
 def _decided(life: Life) -> str:
     """Return what was decided, and by which way where that was chosen of several."""
     if life.decided is None:
         return ""
     said = DECISIONS.get(life.decided.word, life.decided.word)
+    if _says_before(life):
+        return f"{said}: {life.why}"
     way = TASKS.get(life.way)
     return f"{said}: {way.what[0].lower()}{way.what[1:]}" if way is not None else said
 
