@@ -59,9 +59,9 @@ PARTS: dict[str, tuple[str, str]] = {
             "verdict/judging verdict/set_read verdict/values verdict/set_grade verdict/components"
             " verdict/as_found verdict/before_work"
             " verdict/set_line verdict/old_rate verdict/line_sightings"
-            " verdict/rising motor/record motor/set_clock forecast/set_forecast"
+            " verdict/rising motor/record motor/set_clock motor/swapped forecast/set_forecast"
         ),
-        "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet",
+        "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet core/swapped",
     ),
     "words": (
         (

@@ -166,7 +166,10 @@ class Hand:
 
     def settle(self) -> Callable[[Act], str]:
         doubted = [r.id for r in readings_on(self.shop.conn, self._round()).values() if r.doubt]
-        reading, answer = (doubted or ["no-reading"])[0], self.random.choice(("right", "mistyped"))
+        reading, answer = (
+            (doubted or ["no-reading"])[0],
+            self.random.choice(("right", "mistyped", "swapped 1", "swapped 2")),
+        )
         return lambda act: settle_doubt(self.shop.conn, act, reading, answer)
 
     def reopen(self) -> Callable[[Act], str]:

@@ -45,7 +45,11 @@ class StopHolds(Conflict):
     """Power waits for something that stops the motor: what was taken all the same is kept as that."""
 
 
-class StopForbids(InputError):
+class JudgedAgainst(InputError):
+    """What was to be done is refused by a judgement, not for how it was typed: its sheet keeps that, and why."""
+
+
+class StopForbids(JudgedAgainst):
     """A test with power on that a stop forbids: what comes later is kept all the same, as taken on a stop."""
 
 

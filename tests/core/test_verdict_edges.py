@@ -158,7 +158,7 @@ def test_an_open_doubt_names_its_brush_its_reason_and_its_reading() -> None:
     doubted = a_round(20, 15, 16, doubt="why?")
     readings = {n: replace(m, id=f"reading-{n}", doubt=m.doubt if n == 2 else "") for n, m in doubted.readings.items()}
     assert judged(state(EARLIER, replace(doubted, readings=readings))).doubts == (
-        OpenDoubt(2, "B", "why?", "doubt.noise", "reading-2"),
+        OpenDoubt(number=2, label="B", words="why?", rule_id="doubt.noise", reading_id="reading-2", swaps=((1, "A"),)),
     )
 
 

@@ -56,8 +56,9 @@ LATER = (
     "seen.bush.",
     "sound.windings",
     "sound.drive",
-    # Kept by itself, and said as a finding: nobody writes or empties it.
+    # Kept by itself, and said as a finding or on the paper: nobody writes or empties it.
     "on-stop",
+    "refused",
 )
 # A look is signed with a reason instead.
 FULL_ONLY = ("skip.",)

@@ -6,6 +6,7 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.errors import InputError
+from norvash.store.entries import count_causes
 from norvash.work.logging_use import log_use
 from norvash.work.standing import refresh
 from norvash.work.undoing import undo
@@ -115,6 +116,7 @@ def test_several_causes_that_were_mended_are_named_and_no_other(shop: Shop) -> N
         work.put("also-was.earth=yes")
     work.put("also-was.supply=yes outcome=service").serve().bench.sign()
     assert work.told["complaint"]["cause"] == "switch, trigger or speed tap; and supply or cord"
+    assert count_causes(shop.conn, "tool") == {"switch": 1, "supply": 1}
 
 
 def test_what_was_found_leads_over_a_complaint_of_the_same_grade(shop: Shop) -> None:

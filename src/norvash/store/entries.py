@@ -157,13 +157,17 @@ def list_read_at(conn: Connection, sheet_id: str) -> list[int]:
 
 
 def count_causes(conn: Connection, motor_class: str) -> dict[str, int]:
-    """Return how often each cause was named on signed sheets of a class of motors whose complaint it was."""
+    """Return how often each cause was named, first or beside another, on signed sheets of a class of motors whose
+    complaint it was.
+    """
     rows = conn.execute(
-        """select e.word, count(*) as n from entry e join sheet s on s.id = e.sheet_id join motor m on m.id = s.motor_id
-           where e.field = 'cause-was' and e.replaced_by is null and s.signed_at is not null and m.class = ?
-           and exists (select 1 from entry c where c.sheet_id = e.sheet_id and c.field = 'complaint-now'
-                       and c.replaced_by is null and c.word = 'this')
-           group by e.word""",
+        """select case e.field when 'cause-was' then e.word else substr(e.field, 10) end as word, count(*) as n
+           from entry c join entry e on e.sheet_id = c.sheet_id and e.replaced_by is null and e.word <> ''
+                and (e.field = 'cause-was' or e.field glob 'also-was.*')
+           join sheet s on s.id = c.sheet_id join motor m on m.id = s.motor_id
+           where c.field = 'complaint-now' and c.replaced_by is null and c.word = 'this'
+                and s.signed_at is not null and m.class = ?
+           group by 1""",
         (motor_class,),
     )
     return {r["word"]: r["n"] for r in rows if r["word"]}

@@ -25,14 +25,14 @@ def last_of(conn: Connection, sheet_id: str, person_id: str) -> LastDone | None:
     """Return what a person entered last on a sheet, entry, reading or finding; None when nothing is left.
 
     A set that was fitted closes what came before it: the fitting is no entry, and what the old set was found with is
-    not taken back behind it.
+    not taken back behind it. What was refused is on the record, and nothing of it to take back.
     """
     row = conn.execute(
         """select * from (
              select 'entry' as kind, e.id, e.field, e.place, e.sight, e.typed, '' as round_id, a.seq, a.at
               from entry e join act a on a.id = e.act_id
               where e.sheet_id = :sheet and a.person_id = :person and e.replaced_by is null
-                and a.job <> 'fit a new set'
+                and a.job <> 'fit a new set' and e.field <> 'refused'
              union all
              select 'reading', g.id, '', g.position_number, g.sight, g.typed, g.round_id, a.seq, a.at
               from round r join reading g on g.round_id = r.id join act a on a.id = g.act_id

@@ -243,7 +243,9 @@ def list_typed(conn: Connection, round_id: str, typed: str) -> list[ReadingRow]:
 
 _MEASURED = """select length_mm, sd_mm, low_mm, high_mm, lines_seen as lines,
                       case doubt_answer when '' then doubt else '' end as doubt, doubt_rule, id, bare_mm,
-                      method, reference_mm
+                      method, reference_mm,
+                      case when doubt_answer like 'swapped %' then cast(substr(doubt_answer, 9) as integer)
+                           else 0 end as swapped
                from reading"""
 
 

@@ -3,13 +3,15 @@
 import re
 from collections.abc import Sequence
 from datetime import date, datetime
-from functools import cache, partial
+from functools import cache, lru_cache, partial
 from hashlib import blake2s
 from importlib import import_module
 from pathlib import Path
 
 from jinja2 import Environment, FileSystemBytecodeCache, FileSystemLoader, StrictUndefined, select_autoescape
+from jinja2.compiler import CodeGenerator, Frame
 from jinja2.ext import Extension
+from jinja2.nodes import Expr
 from markupsafe import Markup, escape
 
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
@@ -102,13 +104,39 @@ class _Unindented(Extension):
         return _AT_BLOCK.sub(r"\1", plain).replace("\x1f", " ")
 
 
+class _Written(CodeGenerator):
+    """Writes into templates the escape of this module: what is shown is joined at once, and need not be marked safe."""
+
+    def _output_child_pre(self, node: Expr, frame: Frame, finalize: CodeGenerator._FinalizeInfo) -> None:
+        if frame.eval_ctx.volatile or not frame.eval_ctx.autoescape or finalize.src is not None:
+            super()._output_child_pre(node, frame, finalize)
+        else:
+            self.write("environment.escaped(")
+
+
+class _Templates(Environment):
+    code_generator_class = _Written
+
+    @staticmethod
+    def escaped(shown: object) -> str:
+        """Return something as it is shown: escaped, where it is not safe already."""
+        if type(shown) is Markup:
+            return shown
+        return _escaped(shown) if type(shown) is str and len(shown) < _SHORT else escape(shown)
+
+
+# Most short texts of a page were shown before.
+_SHORT = 200
+_escaped = lru_cache(8192)(escape)
+
+
 def _when_shown(module: str, name: str, *values: object) -> object:
     """Return what a function says of a value, its module imported when it is first shown: most pages never do."""
     return getattr(import_module(module), name)(*values)
 
 
 def _environment() -> Environment:
-    env = Environment(
+    env = _Templates(
         extensions=[_Unindented],
         loader=FileSystemLoader(STATIC.parent / "templates"),
         autoescape=select_autoescape(default=True),
@@ -116,7 +144,7 @@ def _environment() -> Environment:
         trim_blocks=True,
         lstrip_blocks=True,
         auto_reload=False,
-        bytecode_cache=FileSystemBytecodeCache(pattern="norvash-no-blank-at-blocks-%s.cache"),
+        bytecode_cache=FileSystemBytecodeCache(pattern="norvash-escaped-once-%s.cache"),
     )
     env.globals |= {
         "areas": AREAS,

@@ -9,6 +9,7 @@ from norvash.core.brush.straight_line import Point, rate_mm_per_kh
 from norvash.core.commutator.figures_after_cut import figures_since
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.positions import PositionPlan
+from norvash.core.motor.swapped import in_places
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
 from norvash.core.text.words import use_words
@@ -189,9 +190,8 @@ def _step(context: Context, row: RoundRow, position: int) -> str:
 def _before(context: Context, row: RoundRow, position: int) -> Point | None:
     """Return the reading before this round, or the length at fitting if that is known."""
     of_set = next((s for s in context.sets if s.id == row.set_id), context.state.current)
-    earlier = [
-        r for r in of_set.rounds if r.id != row.id and position in r.readings and r.total_units <= row.total_units
-    ]
+    there = in_places(of_set).rounds
+    earlier = [r for r in there if r.id != row.id and position in r.readings and r.total_units <= row.total_units]
     if earlier:
         found = earlier[-1].readings[position]
         return Point(found.length_mm, earlier[-1].total_units, found.sd_mm)

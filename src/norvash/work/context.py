@@ -12,6 +12,7 @@ from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.motor.swapped import in_places
 from norvash.core.planning.policy import Policy
 from norvash.core.record.record import Motor, Record, SheetRow
 from norvash.core.record.said import Said, apply
@@ -181,6 +182,7 @@ class Context:
         bedded = {**self.bedded, **({self.row.id: bedded_h(self.sheet)} if self.row and self.sheet else {})}
         if any(bedded.values()):
             sets = tuple(replace(s, bedded_h=bedded.get(s.sheet_id, 0.0)) for s in sets)
+        sets = (*sets[:-1], in_places(sets[-1]))
         if any(r.held for r in sets[-1].rounds):
             sets = (*sets[:-1], replace(sets[-1], rounds=tuple(r.proving for r in sets[-1].rounds)))
         rate = rate_in_season(self.motor, self.figures, self.entries, self.windows, self.rules)

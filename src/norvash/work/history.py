@@ -10,6 +10,7 @@ from typing import Any
 
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.motor.figure_fields import BY_NAME
+from norvash.core.motor.swapped import swapped_with
 from norvash.core.sheet.judging.signing import SIGNED_AS
 from norvash.core.sheet.stages.decide import OUTCOME
 from norvash.core.sheet.visit.kept_finding import kept_finding
@@ -117,7 +118,7 @@ def _played(act: Done) -> str:
 def _said_of(job: str, told: _Told) -> list[str]:
     """Return what one act on a sheet says, nothing for one that goes without saying."""
     if job == "settle a doubt":
-        return [f"of {told.before['typed']}: {_ANSWERS.get(told.after['answer'], told.after['answer']).lower()}"]
+        return [f"of {told.before['typed']}: {_answer_words(told.after['answer'])}"]
     if job == "note a finding":
         gone = "no longer " if told.after["taken back"] else ""
         return [f"{told.after['position']} {gone}{kept_finding(told.after['seen']).words}"]
@@ -130,6 +131,12 @@ def _said_of(job: str, told: _Told) -> list[str]:
     if job == "make it a whole sheet":
         return ["went on with it as a whole sheet"]
     return []
+
+
+def _answer_words(answer: str) -> str:
+    """Return the answer to a doubt in words."""
+    there = swapped_with(answer)
+    return f"it was at position {there} before" if there else _ANSWERS.get(answer, answer).lower()
 
 
 def _bedded(after: Mapping[str, Any]) -> str:

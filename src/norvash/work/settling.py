@@ -1,5 +1,6 @@
 """Doubtful readings: asked about, answered, taken back."""
 
+from collections.abc import Iterator
 from dataclasses import dataclass, replace
 
 from norvash.core.brush.doubts import ANSWERS, Doubt, doubt_of
@@ -12,6 +13,7 @@ from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.motor.round import Measured, Round
 from norvash.core.motor.set_clock import start_of
+from norvash.core.motor.swapped import could_be_of, swapped_answer, swapped_with
 from norvash.core.record.brushes import DoubtAnswered, ReadingStands
 from norvash.errors import Conflict, InputError
 from norvash.store import rounds
@@ -65,12 +67,12 @@ def take_back_answer(conn: Connection, act: Act, reading_id: str) -> str:
         found = _found(conn, reading_id)
         if found is None or not found.reading.doubt_answer:
             raise Conflict("This answer stands no more.", "Look at the round as it is now.")
-        again = replace(found.now, doubt=found.reading.doubt) if found.now is not None else None
+        again = replace(found.now, doubt=found.reading.doubt, swapped=0) if found.now is not None else None
         motor_id, reading = found.context.motor.id, found.reading
         change = Change(motor_id, {"typed": reading.typed, "answer": reading.doubt_answer}, {"answer": ""}, motor_id)
-        said = found.answered("", again)
-        judged = foresee(conn, [found.context.after(said)], now.at.date())[0]
-        return Saying(context=found.context, said=(said,), change=change, judged=judged)
+        said = [found.answered("", again), *_swapped_back(conn, found)]
+        judged = foresee(conn, [found.context.after(*said)], now.at.date())[0]
+        return Saying(context=found.context, said=tuple(said), change=change, judged=judged)
 
     return say(conn, act, "take back an answer", typed={"reading": reading_id}, prepare=prepare)
 
@@ -135,7 +137,8 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str, why: 
     Return the round's id. Raises: Conflict for a reading that counts no longer; InputError at “why” where it ends what
     was to be changed or stopped, or is of a signed round, and no reason is given.
     """
-    if answer not in dict(ANSWERS):
+    swapped = swapped_with(answer)
+    if answer not in dict(ANSWERS) and not swapped:
         raise InputError("This answer is not known.", "Choose one of the answers.", "answer")
 
     gone, said = answer == "mistyped", {"why": why} if why.strip() else {}
@@ -147,9 +150,9 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str, why: 
                 "This reading counts no longer: it was replaced or withdrawn.", "Look at the round as it is now."
             )
         context, today = found.context, now.at.date()
-        then = None if gone or found.now is None else replace(found.now, doubt="")
-        entry = found.answered(answer, then)
-        judged = foresee(conn, [context.after(entry)], today)[0]
+        then = None if gone or found.now is None else replace(found.now, doubt="", swapped=swapped)
+        entries = [found.answered(answer, then), *(_swapped(conn, found, swapped) if swapped else ())]
+        judged = foresee(conn, [context.after(*entries)], today)[0]
         if gone:
             reason_of(judge(context, today).found.lives, judged.found.lives, "That it was mistyped", why)
             if rounds.fetch_round(conn, found.round_id).finished and not why.strip():
@@ -160,7 +163,39 @@ def settle_doubt(conn: Connection, act: Act, reading_id: str, answer: str, why: 
                 )
         before = {"typed": found.reading.typed, "doubt": found.reading.doubt, "reading": reading_id}
         change = Change(found.round_id, before, {"answer": answer, **said}, context.motor.id)
-        return Saying(context=context, said=(entry,), change=change, judged=judged, why=why)
+        return Saying(context=context, said=tuple(entries), change=change, judged=judged, why=why)
 
     typed = {"reading": reading_id, "answer": answer, **said}
     return say(conn, act, "settle a doubt", typed=typed, prepare=prepare)
+
+
+def _swapped(conn: Connection, found: _Found, there: int) -> Iterator[DoubtAnswered]:
+    """Yield the answer to the doubt about the brush that came to the other position, where that is doubted too.
+
+    Raises: InputError at “answer” where the brush there was shorter than this one is, or is not measured.
+    """
+    now, context, here = found.now, found.context, found.reading.position_number
+    labels = {p.number: p.label for p in context.positions}
+    if now is None or there not in could_be_of(context.state.current, here, now, context.rules):
+        raise InputError(
+            f"{now.length_mm if now else 0:.2f} mm cannot be the brush that was at {labels.get(there, there)}.",
+            "A brush that changed places is not longer than it was: measure it again, or say what else was done.",
+            "answer",
+        )
+    other = _beside(conn, found, there)
+    if other is not None and other.now is not None and other.now.doubt:
+        yield other.answered(swapped_answer(here), replace(other.now, doubt="", swapped=here))
+
+
+def _swapped_back(conn: Connection, found: _Found) -> Iterator[DoubtAnswered]:
+    """Yield that the doubt about the other brush is open again too, where both were said to have changed places."""
+    there = swapped_with(found.reading.doubt_answer)
+    other = _beside(conn, found, there) if there else None
+    if other is not None and other.now is not None and other.now.swapped == found.reading.position_number:
+        yield other.answered("", replace(other.now, doubt=other.reading.doubt, swapped=0))
+
+
+def _beside(conn: Connection, found: _Found, position: int) -> _Found | None:
+    """Return the reading of another brush in the same round, None where there is none."""
+    other = rounds.list_readings(conn, found.round_id).get(position)
+    return _found(conn, other.id) if other is not None else None

@@ -13,7 +13,7 @@ from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.gates import GATES, SAFE
 from norvash.core.sheet.visit.done import done_tasks, read_anew, touched, work_beside
 from norvash.core.sheet.visit.typed import place_of
-from norvash.errors import Conflict, InputError, NotFound, StopForbids, StopHolds
+from norvash.errors import Conflict, InputError, JudgedAgainst, NotFound, StopForbids, StopHolds
 from norvash.store import people, sheets
 from norvash.store.database import Connection
 from norvash.store.records import kept
@@ -24,6 +24,7 @@ from norvash.work.entry_value import NOT_SAID, EntryValue, put_entry
 from norvash.work.gate_holding import hold_entry
 from norvash.work.loading import load
 from norvash.work.putting import Put
+from norvash.work.refused_kept import keep_refused
 from norvash.work.saying import Saying, say
 from norvash.work.sheet_state import put_together
 from norvash.work.sighting import AGAIN, Seeing, sight_for
@@ -46,7 +47,8 @@ def enter(
 
     `replaces` is the entry that the person saw there; another one is not overwritten. `seeing` says of which sight it
     speaks. Raises: InputError for what cannot be, NeedsAnswer where it could be a slip or a second measurement,
-    Conflict for a closed gate, a signed sheet, or what somebody else entered meanwhile.
+    Conflict for a closed gate, a signed sheet, or what somebody else entered meanwhile. What a judgement refuses by
+    hand is kept as that.
     """
 
     def prepare(now: Act, seeing: Seeing = seeing) -> Saying:
@@ -95,7 +97,12 @@ def enter(
         "more": dict(more or {}),
         **seeing.typed,
     }
-    return say(conn, act, "enter", typed=typed, prepare=prepare)
+    try:
+        return say(conn, act, "enter", typed=typed, prepare=prepare)
+    except JudgedAgainst as no:
+        if act.record is None:
+            keep_refused(conn, act, sheet_id, field_id=field_id, place=place, text=text, no=no)
+        raise
 
 
 def _told_of(said: Put) -> dict[str, object]:

@@ -4,6 +4,7 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import ON_STOP
+from norvash.core.sheet.stages.sign import REFUSED
 from norvash.errors import InputError, StopForbids, StopHolds
 from norvash.work.acting import Act, Change, InSession
 from norvash.work.context import Context
@@ -12,6 +13,10 @@ from norvash.work.saying import Saying
 from norvash.work.standing import judge
 
 _MOST = 160
+_BY_ITSELF: dict[Field, tuple[str, str, str]] = {
+    ON_STOP: ("taken while a stop stood", "Mend what stopped it, then run it again: that ends it.", "value"),
+    REFUSED: ("refused", "Enter what was done: both stand on the sheet.", "value"),
+}
 
 
 def comes_later(act: Act) -> bool:
@@ -24,12 +29,8 @@ def refuse_by_hand(act: Act, field: Field) -> None:
 
     Raises: InputError.
     """
-    if field is ON_STOP and act.record is None:
-        raise InputError(
-            "What was taken while a stop stood is kept by itself, and not edited.",
-            "Mend what stopped it, then run it again: that ends it.",
-            "value",
-        )
+    if field in _BY_ITSELF and act.record is None:
+        raise InputError(f"What was {_BY_ITSELF[field][0]} is kept by itself, and not edited.", *_BY_ITSELF[field][1:])
 
 
 def given_on_stop(act: Act, person: str, field: Field, text: str, stop: StopHolds | StopForbids) -> Given:

@@ -38,6 +38,7 @@ from norvash.work.copper_told import copper_told
 from norvash.work.figures_changed_told import figures_changed_told
 from norvash.work.offers_told import offers_told
 from norvash.work.own_rules_told import own_rules_told
+from norvash.work.refused_kept import refused_given
 from norvash.work.sheet_page import SheetPage
 from norvash.work.stacks_told import dropped_told, stacks_told
 from norvash.work.waived_told import unmeasured_told, waived_told
@@ -82,6 +83,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "figures_changed": figures_changed_told(conn, page),
         "not_looked_at": [p.words for p in PARTS if not looked_at(page.visit, p)] if sheet.kind == "full" else [],
         "waived": waived_told(page),
+        "refused": [{"words": g.typed, "person": g.person, "at": g.at.isoformat()} for g in refused_given(sheet)],
         "unmeasured": unmeasured_told(page),
         "before": [{"words": m.words, "right": m.right} for m in page.at(BEFORE)],
         "slips": [_slip(x) for x in page.found.lives if _is_slip(x)],

@@ -14,7 +14,8 @@ class Measured:
     """One position's reading in a round, as a length with its uncertainty [mm], any open doubt, and its id.
 
     `bare_mm` is the depth that was read where nothing told which length that is, `reference_mm` what a reading by its
-    `method` was counted from where that was stated.
+    `method` was counted from where that was stated. `swapped` is the position at which its brush was before, 0 where it
+    stayed at its own.
     """
 
     length_mm: float
@@ -28,6 +29,7 @@ class Measured:
     bare_mm: float | None = None
     method: str = ""
     reference_mm: float | None = None
+    swapped: int = 0
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

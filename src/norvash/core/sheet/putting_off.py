@@ -7,7 +7,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.records import PutBy, PutOff, Record
 from norvash.core.text.words import day_words
 from norvash.core.verdict.grades import Grade
-from norvash.errors import InputError
+from norvash.errors import JudgedAgainst
 
 
 @dataclass(frozen=True, slots=True)
@@ -45,7 +45,7 @@ def put_off_anew(
     """
     put_off, by = asked.record, asked.by
     if grade == "stop":
-        raise InputError(
+        raise JudgedAgainst(
             f"“{words}” takes it out of service: that is not put off.",
             "Mend it, send it away, or let it wait for its part out of service.",
             "value",
@@ -65,19 +65,19 @@ def _change(
     """Refuse to put off a change too far, or to move it again; `before` is what stands, None where nothing is moved."""
     last, by = last_day(asked.by.today, rules), asked.by
     if in_use and put_off.day > last:
-        raise InputError(
+        raise JudgedAgainst(
             f"“{words}” must be mended now: while it is in use it waits until {day_words(last)} at the latest.",
             "Give an earlier day, or let it wait for its part out of service.",
             "day",
         )
     if before is not None and before.by.moved:
-        raise InputError(
+        raise JudgedAgainst(
             f"“{words}” was put off and moved once already.",
             "Mend it, or let it wait for its part out of service.",
             "value",
         )
     if before is not None and before.by.person == by.person and not by.alone:
-        raise InputError(
+        raise JudgedAgainst(
             f"{by.person} has put off “{words}”: another person moves it.",
             "Let somebody else look at it and decide.",
             "value",

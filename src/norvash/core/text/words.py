@@ -41,7 +41,7 @@ def figure_words(value: float) -> str:
     >>> figure_words(2 / 3), figure_words(2000.0).replace("\\u202f", " ")
     ('0.667', '2 000')
     """
-    return f"{value:.3g}" if abs(value) < 1000 else grouped(value)
+    return f"{value:.3g}".replace("-", "−") if abs(value) < 1000 else grouped(value)
 
 
 def figure_said(value: float, unit: str) -> str:

@@ -8,6 +8,7 @@ from norvash.core.brush.spread import Spread
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.record import BrushSet, MotorState
+from norvash.core.motor.swapped import could_be_of
 from norvash.core.planning.policies import OWN, dues, earliest, incomplete, nobody_knows, winners
 from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
@@ -103,7 +104,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         spread=spread,
         round=read.latest,
         complete_before=read.complete_before if read.missing else None,
-        doubts=_doubts(read.brushes),
+        doubts=_doubts(read.brushes, state.current, rules),
         conditions=conditions,
         components=components,
         overruled=whole,
@@ -220,9 +221,17 @@ def _taken(state: MotorState, current: BrushSet) -> bool:
     return whole and not shows_depths(state.figures)
 
 
-def _doubts(brushes: tuple[BrushNow, ...]) -> tuple[OpenDoubt, ...]:
+def _doubts(brushes: tuple[BrushNow, ...], current: BrushSet, rules: MotorRules) -> tuple[OpenDoubt, ...]:
+    labels = {b.number: b.label for b in brushes}
     return tuple(
-        OpenDoubt(b.number, b.label, b.last.doubt, b.last.doubt_rule, b.last.id)
+        OpenDoubt(
+            number=b.number,
+            label=b.label,
+            words=b.last.doubt,
+            rule_id=b.last.doubt_rule,
+            reading_id=b.last.id,
+            swaps=tuple((n, labels[n]) for n in could_be_of(current, b.number, b.last, rules) if n in labels),
+        )
         for b in brushes
         if b.last and b.last.doubt
     )

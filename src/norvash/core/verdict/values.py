@@ -47,15 +47,18 @@ class Days:
     late_on: date | None = None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class OpenDoubt:
-    """A reading that is doubted and not yet answered for, at a position."""
+    """A reading that is doubted and not yet answered for, at a position; `swaps` are those whose brush it could be
+    of, with their labels.
+    """
 
     number: int
     label: str
     words: str
     rule_id: str
     reading_id: str
+    swaps: tuple[tuple[int, str], ...] = ()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -91,7 +91,9 @@ class SeeLine(See, Line):
 
 
 class Doubt(Told):
-    """The answer to a doubted length; `why` where it was mistyped."""
+    """The answer to a doubted length: `right`, `mistyped` with its `why`, `new set`, or `swapped N` of a brush that was
+    at position N before, and changed places with the one there.
+    """
 
     place: int = 0
     answer: Words = ""

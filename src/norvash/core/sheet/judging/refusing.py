@@ -28,7 +28,7 @@ from norvash.core.sheet.visit.lives import lives
 from norvash.core.sheet.visit.ways import ways_now
 from norvash.core.sheet.visit.whole_look import looked_at_whole
 from norvash.core.verdict.grades import GRADES
-from norvash.errors import InputError
+from norvash.errors import InputError, JudgedAgainst
 
 
 def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, rules: MotorRules) -> Record | None:
@@ -89,7 +89,7 @@ def _overrule(field: Field, word: str, told: Told) -> None:
     kept = (k.finding for k in told.kept if k.state in STANDING)
     stop = next((f for f in (*told.now.values(), *kept) if f.part.id == part and f.grade == "stop"), None)
     if stop is not None and word != "stop":
-        raise InputError(
+        raise JudgedAgainst(
             f"“{stop.words}” takes it out of service: that is not overruled to something milder.",
             "Mend and prove it; a part may be judged graver, never a stop milder.",
             "value",
@@ -137,7 +137,7 @@ def _refuse_handing_over(finding: Finding, sheet: Sheet) -> None:
             "value",
         )
     if finding.part is LIFTING or (finding.part is GUARDS and sheet.facts.may_carry):
-        raise InputError(
+        raise JudgedAgainst(
             f"“{finding.words}”: of what carries that is never handed over.",
             "Mend it and prove it, or take the machine out of service, or send it away.",
             "value",
@@ -159,19 +159,19 @@ def _refuse_before(finding: Finding, *, carried: bool, stands: bool) -> None:
 def _refuse_drop(finding: Finding, sheet: Sheet, told: Told, *, stops: bool) -> None:
     """Refuse to drop what stands; what only another version knows ends so once its whole part was looked at."""
     if stops:
-        raise InputError(
+        raise JudgedAgainst(
             f"“{finding.words}” takes it out of service: that is not dropped.",
             "Do it, or let it wait for its part out of service.",
             "value",
         )
     if finding.part.outside:
-        raise InputError(
+        raise JudgedAgainst(
             f"“{finding.words}” is not right before the motor: that is not dropped.",
             "Mend it and prove it, or hand it to the owner; a slip of the pen is corrected where it was entered.",
             "value",
         )
     if finding.known and finding.grave:
-        raise InputError(
+        raise JudgedAgainst(
             f"“{finding.words}” is not dropped: it stands.",
             "Mend and prove it, take it back by a fresh look if it was a slip, or leave it so: name, reason and day.",
             "value",
@@ -191,7 +191,7 @@ def _grease(sheet: Sheet, place: int) -> None:
         found = None
     if found is not None and not found.greased:
         sealed = "perhaps sealed" if found.perhaps and not found.sealed else found.seal
-        raise InputError(
+        raise JudgedAgainst(
             f"Not greased: {BEARINGS[place - 1]}, {found.designation}, {sealed}.",
             "A sealed bearing is renewed, never greased.",
             "value",

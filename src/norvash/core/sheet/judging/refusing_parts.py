@@ -14,7 +14,7 @@ from norvash.core.sheet.stages.offers import BECAME, OFFER
 from norvash.core.sheet.stages.seating import ROD, ROD_PAPER
 from norvash.core.sheet.stages.stacks import BACK, MOST_PARTS, OFF
 from norvash.core.sheet.visit.offering import compared_on, kind_of, offers_now
-from norvash.errors import InputError
+from norvash.errors import InputError, JudgedAgainst
 
 
 def refuse_parts(field: Field, place: int, asked: Asked, *, sheet: Sheet, rules: MotorRules) -> None:
@@ -85,7 +85,7 @@ def _rewritten(place: int, word: str, record: OfferRecord, *, sheet: Sheet, rule
     if not wrong or (BECAME.id, place) not in sheet.entries:
         return
     if not compared_on(sheet, kind_of(word), record, rules)[1].refused:
-        raise InputError(
+        raise JudgedAgainst(
             f"{wrong[0].words} was refused{' and is fitted' if wrong[0].fitted else ''}:"
             " changing what is written takes nothing out.",
             "Say that it came out, and compare the other part as another offer.",
@@ -107,7 +107,7 @@ def _rod(field: Field, typed_mm: float, sheet: Sheet, rules: MotorRules) -> None
     if t is not None and t < min(diameter, 2 * radius):
         own, shaped = sagitta_mm(diameter, t), sagitta_mm(2 * radius, t)
         curve = f": its curve is {shaped:.3f} mm deep, the commutator's {own:.3f}, {abs(own - shaped):.3f} mm apart"
-    raise InputError(
+    raise JudgedAgainst(
         f"Refused: a rod of {rod:g} mm{f' with {paper:g} mm of paper' if paper else ''} is the wrong one{curve}.",
         f"Take one of {diameter - 2 * paper:.1f} to {2 * (most - paper):.1f} mm.",
         "value",

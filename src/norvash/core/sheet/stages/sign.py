@@ -26,6 +26,8 @@ NEXT_LOOK_AT = quantity(
     placed=True,
     judged=True,
 )
+# What a judgement refused by hand, with its reason: kept by itself, it changes nothing.
+REFUSED = text("refused", "Refused", "Refused", per="number", placed=True)
 # What is added below the signature of a sheet; it is no entry of its walk.
 ADDITION = text("addition", "Added after signing", "Added", per="number")
 
@@ -34,7 +36,7 @@ STAGE = Stage(
     id="sign",
     name="sign",
     words="Sign",
-    fields=(PARTS_USED, NEXT_LOOK, NEXT_LOOK_AT),
+    fields=(PARTS_USED, NEXT_LOOK, NEXT_LOOK_AT, REFUSED),
     findings=FINDINGS,
     gate=SERVICE,
     schools=("school.look",),

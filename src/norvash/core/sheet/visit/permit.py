@@ -10,7 +10,7 @@ from norvash.core.sheet.records import DRIVEN, TURNS, PermitRecord
 from norvash.core.sheet.stages.prove.volts import over_plate, too_much
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
-from norvash.errors import InputError
+from norvash.errors import InputError, JudgedAgainst
 
 MOST_TEXT = 400
 
@@ -70,7 +70,7 @@ def refuse_surface(rpm: float, diameter_mm: float | None, rules: MotorRules) -> 
         )
     speed, most = pi * diameter_mm * rpm / 60_000, rules["dress.high"]
     if over(speed, most):
-        raise InputError(
+        raise JudgedAgainst(
             f"{speed:.2f} m/s of surface speed is too fast for a stone in the hand: {most:g} m/s at most.",
             f"Drive it at {60_000 * rules['dress.low'] / pi / diameter_mm:.0f} to"
             f" {60_000 * most / pi / diameter_mm:.0f} r/min.",
@@ -117,10 +117,10 @@ def _refuse_volts(volts: float, turns: str, facts: Facts, rules: MotorRules) -> 
     """
     high = over_plate(volts, facts, rules) if turns else ""
     if high:
-        raise InputError(f"{high}.", "Set the supply first.", "volts")
+        raise JudgedAgainst(f"{high}.", "Set the supply first.", "volts")
     forbidden = too_much(volts, facts, rules, speed_read=False) if turns == "free" else ""
     if forbidden:
-        raise InputError(f"Without load {forbidden}.", "Give less, or couple its load.", "volts")
+        raise JudgedAgainst(f"Without load {forbidden}.", "Give less, or couple its load.", "volts")
 
 
 def part_of(more: Mapping[str, str], name: str, remedy: str) -> str:

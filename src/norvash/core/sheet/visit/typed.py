@@ -50,7 +50,7 @@ from norvash.core.stacks.torque import read_band
 from norvash.core.text.columns import read_column
 from norvash.core.text.quantities import MOST_OHM, parse
 from norvash.core.text.texts import clean
-from norvash.errors import InputError
+from norvash.errors import InputError, JudgedAgainst
 
 MOST_MINUTES = 6000
 _MOST_NUMBER = 99
@@ -106,10 +106,10 @@ def _pick(field: Pick, asked: AskedEntry) -> Read:
             f"“{asked.text[:40]}” is not an answer to “{field.label}”.", "Choose one of those shown.", "value"
         )
     if picked in field.refused:
-        raise InputError(f"Refused: {field.refused[picked]}.", "Use one of the others.", "value")
+        raise JudgedAgainst(f"Refused: {field.refused[picked]}.", "Use one of the others.", "value")
     forbidden = field.forbids(asked.facts, asked.rules).get(picked)
     if forbidden is not None:
-        raise InputError(f"Not possible: {forbidden}.", "Choose one of those that are shown.", "value")
+        raise JudgedAgainst(f"Not possible: {forbidden}.", "Choose one of those that are shown.", "value")
     if field.why:
         why = part_of(asked.more, "why", "Say why: the reason stands beside the verdict")
         return Read(picked, picked, None, Why(why))

@@ -53,15 +53,7 @@ def length_measured(read: Length, limit_source: str, figures: Figures, rules: Mo
     """Return a length against its limit; off from where its change is planned."""
     left_mm, floating = read.left_mm, is_floating(figures)
     low = None if left_mm is None else read.length_mm - left_mm
-    follows = (
-        ()
-        if left_mm is None
-        else (
-            *(() if read.usable is None or floating else (Derived("usable", read.usable, "share"),)),
-            Derived("left", left_mm, "mm"),
-            *(() if read.rate_mm_per_kh is None else (Derived("wear per 1000 of use", read.rate_mm_per_kh, "mm"),)),
-        )
-    )
+    follows = () if left_mm is None else tuple(_follows(read, left_mm, floating))
     said = ", ".join(d.said for d in follows) or "its reading proves nothing"
     own = by_rule(rules, "stage.plan", "stage.change", "stage.stop")
     right = None if read.graded is None else read.graded.rank < _PLAN
@@ -79,3 +71,16 @@ def length_measured(read: Length, limit_source: str, figures: Figures, rules: Mo
         derived=follows,
         rests_on=SET_WORN.rests_on,
     )
+
+
+def _follows(read: Length, left_mm: float, floating: bool) -> Iterator[Derived]:
+    """Yield what follows from a length: what of it is usable, to the percent that a reading carries, and what is left
+    over its limit, or by how much it is under it; its wear."""
+    if left_mm < 0:
+        yield Derived("under its limit by", -left_mm, "mm")
+    else:
+        if read.usable is not None and not floating:
+            yield Derived("usable", round(read.usable, 2), "share")
+        yield Derived("left", left_mm, "mm")
+    if read.rate_mm_per_kh is not None:
+        yield Derived("wear per 1000 of use", read.rate_mm_per_kh, "mm")

@@ -18,7 +18,7 @@ from norvash.core.sheet.stages.prove.volts import too_much
 from norvash.core.sheet.stages.rework import done_task
 from norvash.core.sheet.visit.done import last_work
 from norvash.core.text.words import grouped
-from norvash.errors import InputError
+from norvash.errors import JudgedAgainst
 
 _PAINT = re.compile(r"\b(?:paint|varnish|lacquer|spray)", re.IGNORECASE)
 
@@ -36,7 +36,7 @@ def refuse_run(field: Field, place: int, *, word: str, number: float | None, she
     elif field is RUN_WHERE and word == BARE and RUN_HOW.of(sheet) == "free":
         _volts_read(replace(sheet, facts=replace(sheet.facts, stands=BARE)), rules)
     elif field is RUN_S and number is not None and over(number, rules["run.burst"]):
-        raise InputError(
+        raise JudgedAgainst(
             f"A burst of {number:g} s is too long.",
             f"At most {rules['run.burst']:g} s, then two minutes to cool.",
             "value",
@@ -55,12 +55,12 @@ def _volts(sheet: Sheet, place: int, volts: float, rules: MotorRules) -> None:
     every = bool(read) and len(read) == len(before)
     forbidden = too_much(volts, sheet.facts, rules, speed_read=every, shown=safe_by_runs(sheet, rules))
     if forbidden:
-        raise InputError(
+        raise JudgedAgainst(
             f"Without load {forbidden}.", "Turn it down, or couple its load and say that it runs with it.", "value"
         )
     most = unloaded_limit(sheet.facts) if sheet.facts.runs_away else None
     if most is not None and read and not under(max(read), most.rpm):
-        raise InputError(
+        raise JudgedAgainst(
             f"No more volts: it has turned at {grouped(max(read))} r/min, {most.why}.", "Switch it off.", "value"
         )
 
@@ -73,7 +73,9 @@ def refuse_paint(field: Field, word: str, sheet: Sheet, rules: MotorRules) -> No
     task, worked = own_tasks(sheet).get(done_task(field)), last_work(sheet)
     waits = bool(word) and task is not None and not task.touches and bool(_PAINT.search(task.what))
     if waits and worked > sheet.at and not _proven(sheet, worked, rules):
-        raise InputError("Paint waits for the proof.", "Run it first: what is painted is not gladly opened.", "value")
+        raise JudgedAgainst(
+            "Paint waits for the proof.", "Run it first: what is painted is not gladly opened.", "value"
+        )
 
 
 def _proven(sheet: Sheet, worked: datetime, rules: MotorRules) -> bool:

@@ -11,7 +11,7 @@ from norvash.core.sheet.part import WINDINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.shared import JOIN_WIRE, RE_SOLDER, RENEW_ARMATURE, SECURE_TURNS
 from norvash.core.sheet.stages.windings.coils import RENEW_COIL
-from norvash.errors import InputError
+from norvash.errors import InputError, JudgedAgainst
 
 _AFTER = {"rewound": "rewound", "partly": "partly rewound", "overhauled": "overhauled"}
 
@@ -99,12 +99,12 @@ def refuse_withstand(sheet: Sheet, place: int, volts: float, rules: MotorRules) 
     if asked is None:
         raise InputError("Nobody has said what was done to it.", "Say first: rewound, partly, overhauled.", "value")
     if over(volts, asked):
-        raise InputError(
+        raise JudgedAgainst(
             f"{volts:g} V is too much: it is held to {asked:g} V.", "Turn it down: it harms the winding.", "value"
         )
     then = WITHSTAND_V.earlier(sheet, place)
     if then is not None and WITHSTAND_AFTER.of(sheet, place) == "overhauled":
-        raise InputError(
+        raise JudgedAgainst(
             f"It was held to {then.given.typed} on sheet {then.sheet}: once for each winding.",
             "Measure its insulation instead; a winding that was rewound since is tested again.",
             "value",
