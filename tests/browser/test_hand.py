@@ -77,6 +77,23 @@ def test_a_look_that_lacks_its_tick_goes_to_the_tick(ines: Page, watch: Watch, m
     expect(ines.get_by_label("Guards, covers and earth")).to_be_focused()
 
 
+def test_the_next_stage_is_gone_to_at_what_it_asks_first_and_a_bracket_is_never_typed(ines: Page, sheet: str) -> None:
+    ines.goto(f"/sheets/{sheet}/call-in")
+    complaint = ines.get_by_label("What is said, in their words")
+    expect(complaint).to_be_focused()
+    press(ines, "]")
+    ines.wait_for_url("**/safe#stage-title")
+    expect(ines.get_by_role("button", name="protective earth")).to_be_focused()
+    expect(ines.get_by_role("heading", name="Make safe", exact=True)).to_be_in_viewport()
+    press(ines, "[")
+    ines.wait_for_url("**/call-in#stage-title")
+    expect(complaint).to_be_focused()
+    ines.keyboard.type("it sparks [often]")
+    press(ines, "Enter")
+    expect_all_kept(ines)
+    expect(complaint).to_have_value("it sparks [often]")
+
+
 def test_a_brush_is_reached_by_its_number_and_a_correction_stays_in_its_row(
     ines: Page, watch: Watch, sheet: str
 ) -> None:

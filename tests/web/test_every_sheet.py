@@ -44,6 +44,8 @@ LATER = (
     "also-was.",
     "insulation-of",
     "waive.service",
+    # Said again, once something was undone.
+    "again.",
     "waiver.",
     "offer",
     "way",

@@ -7,8 +7,9 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.figure_fields import PROTECTION
 from norvash.core.sheet.stages.close import LATCHED
-from norvash.core.sheet.stages.gates import POWER
+from norvash.core.sheet.stages.gates import GATES, POWER
 from norvash.core.sheet.stages.prove.run_fields import SPARKS
+from norvash.core.sheet.visit.gate_ticked import asked_at, is_undone, ticked
 from norvash.core.sheet.visit.gating import gate_now
 from norvash.errors import Conflict, InputError
 from norvash.store.motors import fetch_motor
@@ -56,6 +57,72 @@ def test_a_gate_that_nothing_holds_opens_and_is_asked_anew_after_work(shop: Shop
     assert "Guards on" in again
     work.bench.ready()
     assert work.missing("power") == ""
+
+
+# What a motor is asked for at a gate, of it what an act undoes.
+UNDONE = {
+    "a tool, fed": ("tool tool", "safe", "permit", {"dead", "still", "safe.method"}),
+    "a starter, fed": ("starter starter", "safe", "permit", {"dead", "still", "lead", "safe.method"}),
+    "a motor that hangs a load, fed": (
+        "industrial shunt hangs_load=yes",
+        "safe",
+        "permit",
+        {"dead", "still", "lock", "hung", "capacitors", "safe.method"},
+    ),
+    "a track cleaned at its window": ("tool tool", "power", "surface-with=stone", {"clear"}),
+    "a terminal": ("tool tool", "power", "task.terminal=yes", {"insulation", "guards", "clear", "earth", "idle"}),
+}
+
+
+@pytest.mark.parametrize(("motor", "gate", "act", "undone"), UNDONE.values(), ids=UNDONE)
+def test_a_gate_asks_again_only_for_what_an_act_undid_and_one_press_says_it_by_name(
+    shop: Shop, motor: str, gate: str, act: str, undone: set[str]
+) -> None:
+    motor_class, _, figures = motor.partition(" ")
+    work = at_work(shop, motor_class, figures)
+    if gate == "power":
+        work.bench.see(1, "terminal.poor")
+        work.bench.ready()
+    for asked_too_early in ("", "again"):
+        with pytest.raises(InputError, match="nothing that was said before and undone since"):
+            work.bench.put(f"again.{gate}", "yes", 1 + bool(asked_too_early))
+    if act == "permit":
+        work.bench.put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="20")
+        with pytest.raises(InputError, match="nothing that was said before"):
+            work.bench.put("again.safe", "yes", 1)
+        work.put("permit.close@1=yes")
+    else:
+        work.put(act)
+    page = work.bench.page
+    asked = list(asked_at(GATES[gate], page.sheet, page.context.rules))
+    again = {x.field.id.removeprefix(f"step.{gate}.") for x in asked if is_undone(GATES[gate], x, page.sheet)}
+    assert again == undone
+    now = ticked(GATES[gate], page.sheet, page.context.rules)
+    assert (now.state, len(now.again)) == ("open", len(undone))
+    work.bench.put(f"again.{gate}", "yes", 1)
+    page = work.bench.page
+    assert ticked(GATES[gate], page.sheet, page.context.rules).state == "passed"
+    given = GATES[gate].again.given(page.sheet, 1)
+    assert given is not None
+    assert given.why == "; ".join(now.again), "each stands by its name"
+    assert gate == "power" or "isolated by" in given.why
+
+
+def test_a_step_that_was_never_said_is_not_said_again_with_the_others(shop: Shop) -> None:
+    work = at_work(shop, "tool", "tool")
+    work.put("step.safe.dust=")
+    work.bench.put("permit.open", "volts", 1, who="Ines", barriers="rope", minutes="20")
+    work.put("permit.close@1=yes")
+    assert ticked(GATES["safe"], work.bench.page.sheet, work.bench.page.context.rules).again == ()
+    with pytest.raises(InputError, match="Tick what is missing by itself"):
+        work.bench.put("again.safe", "yes", 1)
+    work.put("step.safe.dust=yes again.safe@1=yes")
+    assert work.missing("safe") == ""
+    work.bench.put("permit.open", "volts", 2, who="Ines", barriers="rope", minutes="20")
+    work.put("permit.close@2=yes")
+    assert work.missing("safe"), "another test undoes it again"
+    work.put("again.safe@2=yes")
+    assert [bool(GATES["safe"].again.of(work.bench.page.sheet, n)) for n in (1, 2)] == [True, True]
 
 
 def test_a_permit_suspends_what_was_made_safe_and_asks_for_it_again(shop: Shop) -> None:

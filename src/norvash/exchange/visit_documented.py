@@ -139,6 +139,7 @@ def _lists() -> Iterator[str]:
     yield "## Fields named as they come\n"
     yield "| field | what it is |\n|---|---|"
     yield "| `step.GATE.STEP` | a step of a gate: `yes` |"
+    yield "| `again.GATE`, numbered | all that was said at a gate and undone since, said again: `yes` |"
     yield (
         "| `decide.FINDING` | what is decided there: `now`, of several ways with the task as `way`, `deferred` with"
         " `who` and `day`, `waits` with `part` and `day`, `dropped` with `why`; of what was grave on the last sheet"

@@ -14,15 +14,18 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.held import Held
 
 GateState = Literal["open", "passed", "waived"]
+# What undoes a step: nothing; an act that fed the motor; any work on it; work inside it, or on what is joined to it.
+UndoneBy = Literal["nothing", "feed", "work", "closing"]
 
 
 @dataclass(frozen=True, slots=True)
 class Step:
-    """One thing to do at a gate: the act, and the caution that belongs to it."""
+    """One thing to do at a gate: the act, the caution that belongs to it, and which acts of a visit undo it."""
 
     id: str
     act: str
     caution: str
+    undone_by: UndoneBy = "nothing"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -40,7 +43,7 @@ class Waived:
 class GateNow:
     """A gate's state, who settled it and when, the reason of a waiver; what is still to be done, and what figures and
     findings hold it shut. `waived` are the holds that somebody waived, `fallen` says which waivers and ticks count no
-    longer.
+    longer; `again` is what was said before it was undone, where that is all that is to be done: said again together.
     """
 
     state: GateState
@@ -51,6 +54,7 @@ class GateNow:
     held: tuple[Held, ...] = ()
     waived: tuple[Waived, ...] = ()
     fallen: tuple[str, ...] = ()
+    again: tuple[str, ...] = ()
 
     @property
     def is_open(self) -> bool:
@@ -78,7 +82,7 @@ def _by_name(_facts: Facts, _rules: MotorRules) -> str:
 @dataclass(frozen=True, kw_only=True, eq=False)
 class Gate:
     """A gate with `every` step that it can have, each once, and its steps for a motor; `how` is what must be said
-    beside them, and its words.
+    beside them, its words, and what undoes it.
 
     That it is confirmed `proves` what an earlier sheet was signed over. Where what was ticked is asked again,
     `anew_words` say since what. One that is not `whole` is waived hold by hold, and only where something is not known;
@@ -91,6 +95,7 @@ class Gate:
     steps: Callable[[Facts, MotorRules], tuple[Step, ...]]
     how: Pick | None = None
     how_words: str = ""
+    how_undone_by: UndoneBy = "nothing"
     anew_words: str = ""
     proves: tuple[Finding, ...] = ()
     whole: bool = False
@@ -113,6 +118,11 @@ class Gate:
     def confirmed(self) -> Tick:
         """Return the tick that confirms all of its steps at once."""
         return tick(f"confirm.{self.id}", "Confirmed", self.words, placed=True, proves=self.proves)
+
+    @cached_property
+    def again(self) -> Tick:
+        """Return the tick that says again, together, what was said before it was undone; each time stands by itself."""
+        return tick(f"again.{self.id}", self.words, "All of it again", per="number", placed=True)
 
     def step(self, step_id: str, label: str = "") -> Tick:
         """Return the tick of one of its steps."""

@@ -116,7 +116,8 @@ class Stage:
         seen = tuple(
             tick(f.look, "Seen", f.words, needs="safe", judged=True, tells=(f,), classes=f.classes) for f in self.looked
         )
-        own = (self.sound, self.gate.waived if self.gate else None, self.gate.confirmed if self.gate else None)
+        gate = (self.gate.waived, self.gate.confirmed, self.gate.again) if self.gate else ()
+        own = (self.sound, *gate)
         last = (self.remark, self.skip)
         return (*seen, *(f for f in own if f), *self.fields, *self.picked, *(f for f in last if f))
 

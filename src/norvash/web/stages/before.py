@@ -8,7 +8,7 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.judging.before.measured import ladder_of
 from norvash.core.sheet.records import DRIVEN, TURNS
 from norvash.core.sheet.stages.before.fields import OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
-from norvash.core.sheet.stages.gates import COMPETENT
+from norvash.core.sheet.stages.gates import COMPETENT, SAFE
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.visit.walk import runs_until
@@ -16,6 +16,7 @@ from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import DRAWN, At
 from norvash.web.stages.fields import Entry, entry
+from norvash.web.stages.gate import said_again
 from norvash.work.sheet_page import SheetPage
 
 
@@ -34,7 +35,7 @@ class Before:
     """The tests with power on, how the next one is opened, and drawings of what was measured.
 
     `turns` are the answers to whether it turns, of a motor that does not run away only that it is driven from outside;
-    `allowed` is what one that `runs_away` may get.
+    `allowed` is what one that `runs_away` may get, `safe_again` says again how it is made safe after such a test.
     """
 
     permits: list[PermitShown]
@@ -48,6 +49,7 @@ class Before:
     drawn: list[Drawing]
     outcome: Entry
     where: Entry | None
+    safe_again: Entry | None
 
 
 def view(at: At) -> Before:
@@ -70,6 +72,7 @@ def view(at: At) -> Before:
         drawn=_ladder(shown),
         outcome=entry(shown, OUTCOME_BEFORE),
         where=where_it_runs(shown),
+        safe_again=said_again(SAFE, shown),
     )
 
 

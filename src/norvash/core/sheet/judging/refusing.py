@@ -5,6 +5,7 @@ from dataclasses import replace
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS, Decision, Field
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.judging.drive.ends import bearing_at
 from norvash.core.sheet.judging.prove.refused import refuse_paint, refuse_run
 from norvash.core.sheet.judging.refusing_parts import refuse_parts
@@ -13,22 +14,26 @@ from norvash.core.sheet.judging.run_in import limited
 from norvash.core.sheet.life import STANDING, Told
 from norvash.core.sheet.part import GUARDS, LIFTING
 from norvash.core.sheet.putting_off import Asked, put_off_anew
-from norvash.core.sheet.records import PutBy, PutOff, Record
+from norvash.core.sheet.records import PutBy, PutOff, Record, Why
 from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import ELSEWHERE, OUTCOME, OVERRULED, SLIP, STOPS, decided_finding, decision
 from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
+from norvash.core.sheet.stages.gates import GATES
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.running_in import RUNIN_POINTS
 from norvash.core.sheet.stages.ways import TAKEN
 from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_withstand
+from norvash.core.sheet.visit.gate_ticked import ticked
 from norvash.core.sheet.visit.lives import lives
 from norvash.core.sheet.visit.ways import ways_now
 from norvash.core.sheet.visit.whole_look import looked_at_whole
 from norvash.core.verdict.grades import GRADES
 from norvash.errors import InputError, JudgedAgainst
+
+_AGAIN = {g.again: g for g in GATES.values()}
 
 
 def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, rules: MotorRules) -> Record | None:
@@ -48,13 +53,32 @@ def refuse(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, 
         _said_where(sheet)
     refuse_parts(field, place, asked, sheet=sheet, rules=rules)
     refuse_permit(field, place, asked, sheet=sheet, told=told, rules=rules)
+    if field is BEARING_GREASED and asked.word == "grease":
+        _grease(sheet, place)
+    return _with_it(field, place, asked, sheet=sheet, told=told, rules=rules)
+
+
+def _with_it(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told, rules: MotorRules) -> Record | None:
+    """Return what belongs to an entry, with what is known of it now."""
     if field is RUNIN_POINTS:
         return limited(place, asked, sheet=sheet, rules=rules)
     if field is TAKEN and asked.word:
         return _taken(asked, sheet, told, rules)
-    if field is BEARING_GREASED and asked.word == "grease":
-        _grease(sheet, place)
+    if field in _AGAIN and asked.word:
+        return _said_again(_AGAIN[field], sheet, rules)
     return asked.record
+
+
+def _said_again(gate: Gate, sheet: Sheet, rules: MotorRules) -> Why:
+    """Return what is said again of a gate, each by its name; refuse that where not all of what is missing was said."""
+    again = ticked(gate, sheet, rules).again
+    if not again:
+        raise InputError(
+            f"“{gate.words}” has nothing that was said before and undone since.",
+            "Tick what is missing by itself.",
+            "value",
+        )
+    return Why("; ".join(again))
 
 
 def _taken(asked: Asked, sheet: Sheet, told: Told, rules: MotorRules) -> Record | None:

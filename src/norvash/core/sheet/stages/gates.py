@@ -36,8 +36,8 @@ _USUAL = {
 
 
 _SERVICE = (
-    Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted"),
-    Step("own", "Own lock and tag taken off, users told", "nobody else takes them off"),
+    Step("whole", "All guards and covers back in place, and earth where it has one", "tools and rags counted", "work"),
+    Step("own", "Own lock and tag taken off, users told", "nobody else takes them off", "work"),
 )
 
 
@@ -73,6 +73,7 @@ SAFE = Gate(
     steps=to_be_safe,
     how=METHOD,
     how_words="how it is isolated",
+    how_undone_by="feed",
     anew_words="power was on until",
     whole=True,
 )

@@ -85,6 +85,13 @@ _EVERY = (
 EVERY_POWER_STEP = tuple({s.id: s for s in reversed(_EVERY)}.values())[::-1]
 
 
+def _undone(step: Step) -> Step:
+    """Return a step with what undoes it: people come near with any work, and the air changes; all else stands until the
+    motor, or what is joined to it, is opened again.
+    """
+    return replace(step, undone_by="work" if step.id in ("clear", GAS_FREE.id) else "closing")
+
+
 def before_power(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what is done before a motor gets power, or is driven, in order."""
     first: tuple[Step, ...] = _POWER if facts.motor_class != "generator" else (*_POWER[:2], _CLEAR_DRIVEN)
@@ -92,7 +99,8 @@ def before_power(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
         first = (replace(first[0], caution=f"{first[0].caution}; {_WET}"), *first[1:])
     if facts.burning_air:
         first = (GAS_FREE, *first)
-    return (*first, *_earth(facts), *_by_construction(facts, rules), *_by_what_it_turns(facts))
+    every = (*first, *_earth(facts), *_by_construction(facts, rules), *_by_what_it_turns(facts))
+    return tuple(map(_undone, every))
 
 
 def _earth(facts: Facts) -> tuple[Step, ...]:

@@ -11,19 +11,28 @@ from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.gate import Step
 
 _DEAD = Step(
-    "dead", "Switched off, isolated and proved dead", "prove with a tester that was itself proved before and after"
+    "dead",
+    "Switched off, isolated and proved dead",
+    "prove with a tester that was itself proved before and after",
+    "feed",
 )
 _ARC = "over 120 V d.c. it arcs: nothing is opened under current but a switch that is made for it"
 _STILL = Step(
-    "still", "Standing still, nothing can start or move it", "wait for run-down; a turning shaft still makes voltage"
+    "still",
+    "Standing still, nothing can start or move it",
+    "wait for run-down; a turning shaft still makes voltage",
+    "feed",
 )
 _HEIGHT = "at height: tools tied, nobody below"
 _PUBLIC = "in public: a barrier round it, and it is never left open alone"
-_PLUG = Step("plug", "Unplugged, the plug in sight", "water and power apart; somebody may plug it in behind you")
+_PLUG = Step(
+    "plug", "Unplugged, the plug in sight", "water and power apart; somebody may plug it in behind you", "feed"
+)
 _LOCK = Step(
     "lock",
     "Own lock and tag on every source, start tried",
     "field supply, heaters and drive capacitors are sources too",
+    "feed",
 )
 # The first step of a machine by what feeds it, as it is said where that is not what its class has as a rule.
 _FED = {
@@ -44,6 +53,7 @@ _HUNG = Step(
     "hung",
     "Suspended loads lowered or pinned",
     "a hoist or lift falls when its brake is lifted; field loss makes it overspeed",
+    "feed",
 )
 # The same step where nothing hangs on it, by what it turns.
 _TURNED = {
@@ -61,24 +71,31 @@ _CLASS: dict[str, tuple[Step, ...]] = {
             "lead",
             "Battery earth lead off first",
             "it goes on last; never let a live spanner bridge; sparks away from fuel and battery gas",
+            "feed",
         ),
         Step("neutral", "Gear in neutral, engine cannot start onto you", "hold the post while its nut is turned"),
     ),
     "industrial": (_LOCK, _HUNG),
-    "traction": (Step("battery", "Battery disconnected", "no ring, no watch; cover the posts"),),
-    "generator": (Step("belt", "Belt and fan guarded or off, battery isolated", "whatever drives it must not start"),),
+    "traction": (Step("battery", "Battery disconnected", "no ring, no watch; cover the posts", "feed"),),
+    "generator": (
+        Step("belt", "Belt and fan guarded or off, battery isolated", "whatever drives it must not start", "feed"),
+    ),
 }
 _OF_FEED = {"appliance": "plug", "industrial": "fixed", "traction": "battery"}
-_WHEELS = Step("wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads")
+_WHEELS = Step(
+    "wheels", "Wheels off the ground and chocked", "it drives away; very high currents melt thin leads", "feed"
+)
 GAS_FREE = Step(
     "gas-free",
     "Air measured: no dust or gas in it that burns",
     "no power and no spark before that; only parts that are made for it go in",
+    "feed",
 )
 _CAPACITORS = Step(
     "capacitors",
     "Capacitors discharged, and measured under 50 V",
     "they hold their charge long after the plug is out, and come back a little",
+    "feed",
 )
 _MAGNETS = Step(
     "magnets", "Magnets: nobody near with a pacemaker, fingers clear", "they snatch the armature, pinch and chip"
@@ -141,9 +158,10 @@ def _said(step: Step, facts: Facts) -> Step:
         if facts.feed == _OF_FEED[facts.motor_class]:
             return step
         act, caution = _FED[facts.feed]
-        return Step(step.id, act, caution)
+        return replace(step, act=act, caution=caution)
     if step is _BIT and facts.feed in _BEFORE_BIT:
         return replace(step, caution=_BEFORE_BIT[facts.feed])
     if step is _HUNG and not facts.load_hangs:
-        return Step(step.id, *_TURNED.get(facts.turns, _FREE))
+        act, caution = _TURNED.get(facts.turns, _FREE)
+        return replace(step, act=act, caution=caution)
     return step

@@ -95,18 +95,29 @@ def last_inside(sheet: Sheet) -> datetime | None:
     return max((*work, *([opened.at] if opened is not None else [])), default=None)
 
 
+def last_closing(sheet: Sheet) -> datetime | None:
+    """Return when the last work was entered that opened the motor, or what is joined to it; None without any. Stone and
+    paper through a window, and a field that is flashed, open nothing.
+    """
+    work = (g.at for task, said in done_tasks(sheet).items() if _closed_after(task) for g in said)
+    return max(work, default=None)
+
+
+def _closed_after(task: Task) -> bool:
+    return not task.looks and _opens(task) and task not in _AT_A_WINDOW
+
+
 def _is_inside(task: Task) -> bool:
     only_outside = task.touches and all(part in OUTSIDE for part in task.touches)
     return not (task.looks or task.runs or task in _OUTSIDE or only_outside) and task is not FIND_FAULT
 
 
+_AT_A_WINDOW = frozenset({FLASH_FIELD, CLEAN_TRACK, CONTOUR_FACES})
 _OUTSIDE = frozenset(
     {
         *(t for f in FINDINGS.values() if f.part.outside and f.part is not BELT for t in f.tasks),
         JOIN_EARTH,
-        FLASH_FIELD,
-        CLEAN_TRACK,
-        CONTOUR_FACES,
+        *_AT_A_WINDOW,
     }
 )
 

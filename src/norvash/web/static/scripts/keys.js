@@ -13,6 +13,10 @@ function isTyping(target, key) {
   if (target.matches("[data-quantity], [data-measure]") && target.value === "" && key && (begun !== "" || "[]buxz".includes(key))) {
     return false;
   }
+  // Nor does any text begin with a bracket: those go from stage to stage.
+  if (target.matches("input, textarea") && target.value === "" && key && "[]".includes(key)) {
+    return false;
+  }
   return target.matches("input:not([type=radio]):not([type=checkbox]), textarea, select") || target.isContentEditable;
 }
 

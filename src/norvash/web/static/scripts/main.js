@@ -12,10 +12,40 @@ Alpine.start();
 
 // Where the hand goes on: at what the page asks first, else where its work begins, else at its top below the head. A
 // browser that is busy can leave out what is to be focused.
-const first = document.querySelector("[autofocus]") || (location.hash ? null : document.querySelector("[data-hand]") || document.getElementById("main"));
-if (first && document.activeElement === document.body) {
-  first.focus({ preventScroll: !first.matches("[data-missing]") });
+const HEADING = "#stage-title";
+const atHeading = location.hash === HEADING;
+// A browser goes to the heading of an address by itself, once all is loaded: from there the hand goes on.
+if (atHeading && document.readyState !== "complete") {
+  window.addEventListener("load", () => requestAnimationFrame(land));
+} else {
+  land();
 }
+
+function land() {
+  const begin = stillOpen() || document.querySelector("[data-hand]") || document.getElementById("main");
+  const first = document.querySelector("[autofocus]") || (location.hash && !atHeading ? null : begin);
+  const nowhere = document.activeElement === document.body || (atHeading && document.activeElement.matches(HEADING));
+  if (first && nowhere) {
+    first.focus({ preventScroll: !atHeading && !first.matches("[data-missing]") });
+  }
+}
+
+// The first thing of a stage that nobody has said yet: whoever has keys types it at once. On a screen that is touched
+// nothing is opened over the page unasked.
+function stillOpen() {
+  const begins = matchMedia("(pointer: fine)").matches && document.querySelector(`${HEADING}[data-hand]`);
+  const stage = begins ? document.querySelector("#stage fieldset:not([disabled])") : null;
+  const fields = stage ? [...stage.querySelectorAll("form[data-entry]:not(.doubt) :is(input:not([type=hidden]), .ticked, .option)")] : [];
+  return fields.find((field) => field.checkVisibility() && !isSaid(field));
+}
+
+function isSaid(field) {
+  if (field.matches("input")) {
+    return field.value !== "" || field.type === "checkbox";
+  }
+  return field.matches("[aria-pressed=true]") || field.parentElement.querySelector("[aria-pressed=true]") !== null;
+}
+
 // What is wider than its place is moved by keys as well.
 function scrollable() {
   document.querySelectorAll(".scroll").forEach((area) => {
