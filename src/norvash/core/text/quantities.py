@@ -117,6 +117,8 @@ _NUMBER = re.compile(
     r"(?P<sign>[+-]?)\s*(?:(?:(?P<whole>[0-9]+)[\s-]+)?(?P<top>[0-9]+)\s*/\s*(?P<bottom>[0-9]+)"
     r"|(?P<decimal>[0-9]+(?:[.,][0-9]*)?|[.,][0-9]+))\s*(?P<unit>[^0-9\s.,+-][^\s]*)?"
 )
+# As it is written here: thousands apart by a space, and nothing that could be another number or a fraction behind.
+_IN_GROUPS = re.compile(r"^[+-]?[0-9]{1,3}(?:\s[0-9]{3})+(?![0-9/]|\s*[0-9/])")
 _THOUSANDS = re.compile(r"[0-9][\s'’][0-9]{3}(?![0-9/])|[0-9]*[.,][0-9]*[.,]")
 # What an open circuit is called, and where that is read; people write M for MΩ.
 _OPENS = ("resistance", "insulation")
@@ -161,6 +163,8 @@ def parse(text: str, dimension: str, bare_unit: str | None = None) -> Typed:
     12.4
     >>> round(parse("20 in-lb", "torque").value, 3)
     2.26
+    >>> parse("1\u202f012 h", "hours").value
+    1012.0
     """
     cleaned, units = _clean(text), UNITS[dimension]
     if dimension in _OPENS and (cleaned.startswith(">") or cleaned.lower() in _OPEN):
@@ -172,6 +176,7 @@ def parse(text: str, dimension: str, bare_unit: str | None = None) -> Typed:
         raise InputError("Nothing was typed.", remedy)
     if len(cleaned) > _LONGEST_TEXT or sum(c.isdigit() for c in cleaned) > _MOST_DIGITS:
         raise InputError(f"That is too long to be a reading ({len(text)} characters).", remedy)
+    cleaned = _IN_GROUPS.sub(lambda number: "".join(number[0].split()), cleaned)
     if _THOUSANDS.search(cleaned):
         raise InputError(f"“{text}” has a thousands separator or two decimal marks.", f"Leave it out. {remedy}")
     match = _NUMBER.fullmatch(cleaned)
