@@ -61,7 +61,10 @@ PARTS: dict[str, tuple[str, str]] = {
             " verdict/set_line verdict/old_rate verdict/line_sightings"
             " verdict/rising motor/record motor/set_clock motor/swapped forecast/set_forecast"
         ),
-        "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet core/swapped",
+        (
+            "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet"
+            " core/swapped"
+        ),
     ),
     "words": (
         (

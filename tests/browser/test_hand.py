@@ -83,7 +83,7 @@ def test_the_next_stage_is_gone_to_at_what_it_asks_first_and_a_bracket_is_never_
     expect(complaint).to_be_focused()
     press(ines, "]")
     ines.wait_for_url("**/safe#stage-title")
-    expect(ines.get_by_role("button", name="protective earth")).to_be_focused()
+    expect(ines.get_by_role("button", name="Switched off, isolated and proved dead")).to_be_focused()
     expect(ines.get_by_role("heading", name="Make safe", exact=True)).to_be_in_viewport()
     press(ines, "[")
     ines.wait_for_url("**/call-in#stage-title")

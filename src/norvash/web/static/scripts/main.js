@@ -30,20 +30,18 @@ function land() {
   }
 }
 
-// The first thing of a stage that nobody has said yet: whoever has keys types it at once. On a screen that is touched
-// nothing is opened over the page unasked.
+// The first field of a stage in which nothing stands, or step of a gate that nobody has said: whoever has keys goes on
+// there at once. A button that says of something that it was looked at, or decides, is never gone to unasked; on a screen
+// that is touched, or narrow, the heading and the drawing stay in view.
 function stillOpen() {
-  const begins = matchMedia("(pointer: fine)").matches && document.querySelector(`${HEADING}[data-hand]`);
+  const begins = matchMedia("(pointer: fine) and (min-width: 48em)").matches && document.querySelector(`${HEADING}[data-hand]`);
   const stage = begins ? document.querySelector("#stage fieldset:not([disabled])") : null;
-  const fields = stage ? [...stage.querySelectorAll("form[data-entry]:not(.doubt) :is(input:not([type=hidden]), .ticked, .option)")] : [];
+  const fields = stage ? [...stage.querySelectorAll("form[data-entry]:not(.foot *) input[name=value]:not([type=hidden]), .steps-list .ticked")] : [];
   return fields.find((field) => field.checkVisibility() && !isSaid(field));
 }
 
 function isSaid(field) {
-  if (field.matches("input")) {
-    return field.value !== "" || field.type === "checkbox";
-  }
-  return field.matches("[aria-pressed=true]") || field.parentElement.querySelector("[aria-pressed=true]") !== null;
+  return field.matches("input") ? field.value !== "" || field.type === "checkbox" : field.matches("[aria-pressed=true]");
 }
 
 // What is wider than its place is moved by keys as well.
