@@ -50,7 +50,7 @@ def test_the_formatter_is_only_held_off_tables_of_data() -> None:
     found = {
         p: re.findall(r"# fmt: *(?:off|skip)", p.read_text()) for p in (*SOURCE, *TESTS) if p.name != "test_style.py"
     }
-    assert sum(map(len, found.values())) <= 11
+    assert sum(map(len, found.values())) <= 13
     assert {p for p, marks in found.items() if marks} == set(TABLES)
     assert not [p.name for p, marks in found.items() if any("skip" in m for m in marks)]
 

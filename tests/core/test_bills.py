@@ -39,6 +39,12 @@ def test_a_part_is_read_as_it_is_typed(row: str, part: Part) -> None:
     assert read_parts(row, HERE) == (part,)
 
 
+def test_tax_on_top_is_one_with_its_share_alone() -> None:
+    alone, on_top = (read_bill({"bill": "set 3", "tax": text}, HERE, TODAY) for text in ("20 %", "20 % on top"))
+    assert (alone.tax, alone.tax_word) == (Fraction(1, 5), "")
+    assert alone == on_top == read_bill({"bill": "set 3", "tax": "20 Extra"}, HERE, TODAY)
+
+
 WRONG = {
     "below 0": ({"bill": "set -8.40"}, "bill", "below 0"),
     "no price": ({"bill": "a set"}, "bill", "no price"),

@@ -5,6 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.text.quantities import LENGTHS, UNITS, better_units, parse, parse_count, shown
+from norvash.core.text.shares import asked_sign, in_per_cent, with_sign
 from norvash.errors import InputError
 
 READ = {
@@ -136,3 +137,19 @@ def test_a_better_unit_is_proposed_only_where_it_fits() -> None:
 def test_counts_are_whole_and_within_bounds(text: str) -> None:
     with pytest.raises(InputError):
         parse_count(text, 1, 40)
+
+
+# What is typed for a share in a form, and with its sign; nothing where it is asked.
+SHARES = {"85": "85 %", "85 %": "85 %", "1.6": "1.6 %", "12,5": "12,5 %", "0": "0", "5/8": "5/8", "-2": "-2", "": ""}
+ASKED = ("1.5", "1", "0.85", ".5", "0,02", " 0.5 ")
+
+
+def test_a_share_is_typed_in_per_cent_and_asked_where_it_could_be_either() -> None:
+    for text, meant in SHARES.items():
+        asked_sign(text)
+        assert with_sign(text) == meant
+    for text in ASKED:
+        with pytest.raises(InputError, match="meant as") as asked:
+            asked_sign(text)
+        assert asked.value.field == "value"
+    assert [in_per_cent(d, high) for d, high in (("share", 1), ("share", 3), ("length", 1))] == [True, False, False]

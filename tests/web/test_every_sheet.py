@@ -61,6 +61,9 @@ LATER = (
     # Kept by itself, and said as a finding or on the paper: nobody writes or empties it.
     "on-stop",
     "refused",
+    # Asked where a figure was stated at the visit as it was read, or was there once.
+    "usual-from",
+    "plate-anew",
 )
 # A look is signed with a reason instead.
 FULL_ONLY = ("skip.",)

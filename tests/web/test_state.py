@@ -7,6 +7,7 @@ import threading
 from collections.abc import Callable, Iterator
 from contextlib import contextmanager
 from pathlib import Path
+from typing import Any
 
 import pytest
 from starlette.testclient import TestClient
@@ -14,6 +15,7 @@ from starlette.testclient import TestClient
 from conftest import Shop
 from norvash.store.database import connect, fold_in
 from norvash.store.trouble import STATES, trouble_of
+from norvash.web.app import load_all
 from norvash.web.deps import Pool
 from pages import MOTOR, act_id, opened
 
@@ -212,3 +214,17 @@ def test_pages_that_are_not_loaded_yet_are_loaded_when_the_first_of_them_is_aske
         assert app.state.loaded  # type: ignore[attr-defined]
     with opened(db) as client:
         assert "/api/v1/motors/{motor_id}" in client.get("/api/v1/openapi.json").json()["paths"]
+
+
+def test_pages_that_come_while_an_address_is_looked_for_are_found(db: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr("norvash.web.app._SETTLED_S", 60.0)
+    with opened(db) as client:
+        app: Any = client.app
+        not_found = app.router.default
+
+        async def come_meanwhile(*request: Any) -> None:
+            load_all(app)
+            await not_found(*request)
+
+        app.router.default = come_meanwhile
+        assert [client.get(at).status_code for at in ("/motors", "/nothing")] == [200, 404]

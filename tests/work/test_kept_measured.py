@@ -130,10 +130,13 @@ def test_a_figure_of_safety_that_was_changed_is_named_on_the_paper_with_who_and_
     motor = work.bench.motor
     for rpm, mass in (("12000", "41"), ("30000", "42")):
         typed = {"new_mm": "22", "limit_mm": "8", "rated_v": "220", "permitted_rpm": rpm, "mass_kg": mass}
-        change_figures(shop.conn, shop.later(days=1).act(), motor, typed, motors.fetch_motor(shop.conn, motor).version)
+        act = replace(shop.later(days=1).act(), explained=Explained(source=f"plate, {rpm}"))
+        change_figures(shop.conn, act, motor, typed, motors.fetch_motor(shop.conn, motor).version)
     later = Work(shop.later(days=1), Bench(shop, motor)).put("outcome=out")
     later.bench.sign("no time")
-    assert later.told["figures_changed"] == ["permitted speed 9000 → 30000 r/min, Ines Torvald, 2 October 2025"]
+    assert later.told["figures_changed"] == [
+        "permitted speed 9000 → 30000 r/min, plate, 30000, Ines Torvald, 2 October 2025"
+    ]
     third = Work(shop.later(days=1), Bench(shop, motor)).put("outcome=out")
     third.bench.sign("no time")
     assert third.told["figures_changed"] == []

@@ -2,7 +2,7 @@
 
 import json
 from collections.abc import Iterable
-from dataclasses import replace
+from dataclasses import dataclass, replace
 from datetime import datetime
 
 from norvash.core.record.record import Motor
@@ -172,3 +172,47 @@ def name_source(conn: Connection, moved_id: str, source: str) -> None:
            where id = :id""",
         {"id": moved_id, "source": source},
     )
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class FigureMoved:
+    """What one act changed of one figure of a motor or its type: what stood there and what stands there, None where
+    nothing is stated; `confirmed` by somebody else.
+    """
+
+    name: str
+    before: str | None
+    after: str | None
+    person: str
+    at: datetime
+    confirmed: bool
+
+
+def list_stated_or_taken(conn: Connection, motor: Motor, names: Iterable[str]) -> list[FigureMoved]:
+    """Return every time that one of these figures of a motor or its type was stated where nothing stood, or taken away,
+    in order.
+    """
+    rows = conn.execute(
+        """select n.value as name, json_extract(a.before_json, '$.' || n.value) as was,
+                  json_extract(a.after_json, '$.' || n.value) as now, p.name as person, a.at,
+                  exists (select 1 from moved m where m.name = n.value and m.after_json = 'null'
+                          and m.confirmed_act_id is not null
+                          and (m.scope = 'motor' and m.scope_id = :motor
+                               or m.scope = 'type' and m.scope_id = :type)) as confirmed
+           from act a join person p on p.id = a.person_id, json_each(:names) n
+           where (a.job = 'change figures' and a.motor_id = :motor or a.job = 'save a type' and a.result_id = :type)
+             and (was is null) <> (now is null)
+           order by a.seq""",
+        {"names": json.dumps([*names]), "motor": motor.id, "type": motor.type_id},
+    )
+    return [
+        FigureMoved(
+            name=r["name"],
+            before=None if r["was"] is None else str(r["was"]),
+            after=None if r["now"] is None else str(r["now"]),
+            person=r["person"],
+            at=datetime.fromisoformat(r["at"]),
+            confirmed=bool(r["confirmed"]),
+        )
+        for r in rows
+    ]

@@ -164,8 +164,9 @@ def has_signed(conn: Connection, motor_id: str) -> bool:
     return row is not None
 
 
-def last_certificate(conn: Connection, motor_id: str, before: int) -> SheetRow | None:
-    """Return the newest sheet before a number that was signed as a certificate after a run, None without one.
+def last_certificate(conn: Connection, motor_id: str, before: int, *, first: bool = False) -> SheetRow | None:
+    """Return the newest sheet before a number that was signed as a certificate after a run, None without one; of those
+    whose run had no figure to compare with the `first` ones, else the others.
 
     What it measured is compared with also where it came from a file: a history that moves is judged as where it was.
     """
@@ -173,8 +174,9 @@ def last_certificate(conn: Connection, motor_id: str, before: int) -> SheetRow |
         f"""{_SHEET} where s.motor_id = :id and s.number < :before and s.signed_at is not null
             and json_extract(s.signed_json, '$.signed_as') = 'certificate'
             and json_extract(s.signed_json, '$.told.ran.how') is not null
+            and coalesce(json_extract(s.signed_json, '$.told.ran.first'), 0) = :first
             order by s.number desc limit 1""",
-        {"id": motor_id, "before": before},
+        {"id": motor_id, "before": before, "first": int(first)},
     ).fetchone()
     return _sheet(row) if row else None
 

@@ -39,6 +39,7 @@ from norvash.work.secrets_kept import new_code
 from norvash.work.site import clock
 
 _WORTH_PACKING_BYTES, _PACKED = 1000, 2
+_AGAIN = "norvash.looked-again"
 _LOADING = threading.Lock()  # the routes of one process are put together one after another
 _LAST_WORK_S, _AGAIN_S, _SETTLED_S, _CHECK_S = 0.5, 5.0, 0.2, 60.0
 
@@ -157,9 +158,10 @@ def _load_on_demand(app: FastAPI) -> None:
     unknown, listed = app.router.default, app.openapi
 
     async def look_again(scope: Scope, receive: Receive, send: Send) -> None:
-        if scope["type"] != "http" or app.state.loaded:
+        if scope["type"] != "http" or _AGAIN in scope:
             await unknown(scope, receive, send)
             return
+        scope[_AGAIN] = True  # the pages may have come while the address was looked for
         await run_in_threadpool(load_all, app)
         await app.router(scope, receive, send)
 

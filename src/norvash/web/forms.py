@@ -5,7 +5,12 @@ from typing import Self
 
 from pydantic import BaseModel, ConfigDict
 
+from norvash.core.motor.figure import Number
+from norvash.core.motor.figure_fields import BY_NAME
+from norvash.core.sheet.field import Quantity
 from norvash.core.text.quantities import LENGTHS
+from norvash.core.text.shares import asked_sign, in_per_cent, with_sign
+from norvash.errors import InputError
 
 
 def whole(text: str) -> int | None:
@@ -18,6 +23,32 @@ def with_unit(value: str, unit: str) -> str:
     edges = [part.strip() for part in value.split(";")]
     plain = all(part and all(c in "0123456789.,+- /" for c in part) for part in edges)
     return "; ".join(f"{part} {unit}" for part in edges) if unit in LENGTHS and plain else value
+
+
+def as_per_cent(field: object, text: str) -> str:
+    """Return what was typed for a share of a whole with its sign.
+
+    Raises: InputError at “value” where it could be a share or per cent.
+    """
+    if not (isinstance(field, Quantity | Number) and in_per_cent(field.dimension, field.high)):
+        return text
+    asked_sign(text)
+    return with_sign(text)
+
+
+def figures_typed(typed: Mapping[str, str], shown: Mapping[str, str]) -> dict[str, str]:
+    """Return the figures of a form with the sign of their shares; those that stand as they were shown are left.
+
+    Raises: InputError at the field.
+    """
+    made = dict(typed)
+    for name, text in typed.items():
+        if name in BY_NAME and text.strip() != shown.get(name, ""):
+            try:
+                made[name] = as_per_cent(BY_NAME[name], text)
+            except InputError as error:
+                raise error.at(name) from None
+    return made
 
 
 def numbered(typed: Mapping[str, str], name: str) -> dict[str, str]:

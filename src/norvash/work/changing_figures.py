@@ -68,7 +68,9 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
                 "What you typed is kept: compare, then send it again.",
                 "version",
             )
-        stated = stated_figures(conn, context.motor, {**context.stated.kept, **read_all(typed)})
+        stated = stated_figures(
+            conn, context.motor, {**context.stated.kept, **read_all(typed), **_unchanged(typed, context)}
+        )
         if UNIT_OF_USE.of(stated) != UNIT_OF_USE.of(context.stated):
             raise InputError(
                 "The unit of use cannot change once use is logged.",
@@ -81,6 +83,12 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
 
     content = {"motor": motor_id, "typed": dict(typed), "version": version}
     return say(conn, act, "change figures", typed=content, prepare=prepare)
+
+
+def _unchanged(typed: Mapping[str, str], context: Context) -> dict[str, float | str]:
+    """Return the figures that were sent as they were shown: they stay as they are, with all their digits."""
+    shown, own = context.stated.own_words, context.stated.own
+    return {n: own[n] for n, text in typed.items() if n in own and n in shown and text.strip() == shown[n]}
 
 
 def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str], seen: Mapping[str, str]) -> str:

@@ -69,8 +69,9 @@ class Settled:
 
     @property
     def explained(self) -> dict[str, dict[str, str]]:
-        """Return how they were explained, as an act keeps it, empty where nobody was asked."""
-        return {"explained": {"answer": self.answer, "source": self.source}} if self.answer else {}
+        """Return how they were explained, as an act keeps it, empty where nobody was asked and nobody said it."""
+        said = self.answer or self.source
+        return {"explained": {"answer": self.answer, "source": self.source}} if said else {}
 
     @property
     def why(self) -> str:

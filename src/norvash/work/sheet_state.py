@@ -1,7 +1,7 @@
 """A sheet put together from the record, and what it tells of its motor beyond the readings."""
 
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, field, fields, replace
+from dataclasses import dataclass, field, replace
 from datetime import date
 
 from norvash.core.motor.figure_fields import NEW_MM
@@ -20,27 +20,29 @@ from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.judging.noted import answered, by_place, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
 from norvash.core.sheet.measured import unjudged
-from norvash.core.sheet.sheet import Baseline, Lent, Sheet, Spot
+from norvash.core.sheet.sheet import Baseline, Gone, Lent, Sheet, Spot
 from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
 from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
 from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, stands_at
+from norvash.core.sheet.stages.prove.unstated import PLATE_NONE
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.stages.stacks import LENT_FIELDS
-from norvash.store import entries, sheets
+from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.lending import lent_to
+from norvash.work.runs_before import NO_RUNS, runs_before
 
 # What is held against the last sheet that has it.
 _COMPARED = tuple(f.id for f in FIELDS if f.compared)
 # A stack that is begun, or a motor that lies open, is lent what others of its type had.
 _STACKED = frozenset((*LENT_FIELDS, HOW_FAR_OPEN.id))
-_OF_RUN = frozenset((RUN_HOW.id, *(f.id for f in RUN_FIELDS)))
+_OF_RUN = frozenset((RUN_HOW.id, PLATE_NONE.id, *(f.id for f in RUN_FIELDS)))
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Compared:
     """What earlier visits left to compare with: the last values of fields that are compared, what they lend to the
     stacks, and how it ran after the last good repair; and how it was answered whether the complaint is gone.
@@ -49,6 +51,9 @@ class Compared:
     earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=dict)
     lent: Mapping[tuple[str, int], Lent] = field(default_factory=dict)
     baseline: Baseline | None = None
+    first_run: Baseline | None = None
+    gone: tuple[Gone, ...] = ()
+    stated_here: frozenset[str] = frozenset()
     answers: tuple[Given, ...] = ()
 
 
@@ -59,10 +64,14 @@ def compared_with(conn: Connection, row: SheetRow, written: Mapping[Spot, Given]
     """Return what earlier visits left to compare with, as far as what is written on a sheet asks for it."""
     fields = {f for f, _, _ in written}
     earlier = entries.list_earlier(conn, row.motor_id, row.number, _COMPARED) if fields.intersection(_COMPARED) else {}
+    run = runs_before(conn, row) if fields & _OF_RUN else NO_RUNS
     return Compared(
         earlier=earlier,
         lent=lent_to(conn, row, fields),
-        baseline=_baseline(conn, row) if fields & _OF_RUN else None,
+        baseline=run.baseline,
+        first_run=run.first_run,
+        gone=run.gone,
+        stated_here=run.stated_here,
         answers=_answers(conn, row.id, written) if COMPLAINT_NOW.id in fields else (),
     )
 
@@ -97,6 +106,9 @@ def sheet_from(row: SheetRow, facts: Facts, written: Mapping[Spot, Given], compa
         earlier=compared.earlier,
         lent=compared.lent,
         baseline=compared.baseline,
+        first_run=compared.first_run,
+        gone=compared.gone,
+        stated_here=compared.stated_here,
         answers=compared.answers,
     )
 
@@ -105,16 +117,6 @@ def put_together(conn: Connection, row: SheetRow, facts: Facts) -> Sheet:
     """Return a sheet with its entries as they are in the record."""
     written = entries.list_entries(conn, row.id)
     return sheet_from(row, facts, written, compared_with(conn, row, written))
-
-
-def _baseline(conn: Connection, row: SheetRow) -> Baseline | None:
-    """Return how a motor ran after its last good repair, None where no sheet before this one tells that."""
-    good = sheets.last_certificate(conn, row.motor_id, row.number)
-    told = good.signed.get("told") if good is not None else None
-    ran = told.get("ran") if isinstance(told, dict) else None
-    if good is None or not isinstance(ran, dict):
-        return None
-    return Baseline(sheet=good.number, **{f.name: ran[f.name] for f in fields(Baseline) if f.name in ran})
 
 
 @dataclass(frozen=True, slots=True)

@@ -7,22 +7,16 @@ from norvash.core.sheet.field import Painted
 from norvash.core.sheet.fields_of_parts import Back, Off
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import said
-from norvash.core.sheet.judging.prove.run import judge_run
-from norvash.core.sheet.judging.prove.run_figures import rise_k
 from norvash.core.sheet.judging.prove.run_words import ran_words
-from norvash.core.sheet.judging.prove.since import read_since
 from norvash.core.sheet.judging.prove.stage import proof_lacks
 from norvash.core.sheet.judging.rests_on import found_by
 from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.records import TaskDone
-from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
 from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.catalogue import ORDER, TASKS, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, ELSEWHERE, KEPT, KEPT_WHY, OUTCOME, SLIP, answer_words
-from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
-from norvash.core.sheet.visit.done import last_work
 from norvash.core.sheet.visit.named import field_words, place_words
 from norvash.core.sheet.visit.proving import handed_over, state_words
 from norvash.core.sheet.visit.walk import look_words, looked_at, opened
@@ -39,6 +33,7 @@ from norvash.work.figures_changed_told import figures_changed_told
 from norvash.work.offers_told import offers_told
 from norvash.work.own_rules_told import own_rules_told
 from norvash.work.refused_kept import refused_given
+from norvash.work.run_told import run_told
 from norvash.work.sheet_page import SheetPage
 from norvash.work.stacks_told import dropped_told, stacks_told
 from norvash.work.waived_told import unmeasured_told, waived_told
@@ -76,7 +71,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "set": _set(page),
         "run": ran_words(sheet),
         "run_lacks": proof_lacks(page.visit) if ran_words(sheet) else "",
-        "ran": _ran(page),
+        "ran": run_told(page),
         "opened": opened(page.visit),
         "not_judged": page.unjudged,
         "own_rules": own_rules_told(page),
@@ -104,30 +99,6 @@ def _is_slip(life: Life) -> bool:
     gone = life.kept.withdrawn if life.kept is not None else None
     said = bool(life.moves) or (gone is not None and bool(gone.why))
     return life.graver is not None and (said or not life.finding.of_lengths)
-
-
-def _ran(page: SheetPage) -> Plain | None:
-    """Return how it ran after the last work: its points, the figures that later runs are held against, and what was
-    said of them; None where it was not run since.
-    """
-    sheet = read_since(page.sheet, last_work(page.sheet))
-    run = judge_run(sheet, page.context.rules)
-    if run.at is None:
-        return None
-    return {
-        "how": RUN_HOW.of(sheet),
-        "how_words": dict(RUN_HOW.choices).get(RUN_HOW.of(sheet), ""),
-        "volts": run.at.volts,
-        "amps": run.at.amps,
-        "rpm": run.at.rpm,
-        "sparks": run.at.sparks,
-        "rise_k": rise_k(sheet),
-        "coast_s": COAST_S.of(sheet),
-        "noise": NOISE.of(sheet),
-        "before_rpm": NOLOAD_RPM.of(sheet.as_found),
-        "points": [{"volts": p.volts, "amps": p.amps, "rpm": p.rpm, "sparks": p.sparks} for p in run.points],
-        "said": [{"words": s.words, "right": s.right} for s in run.said],
-    }
 
 
 def _part(part: Component) -> Plain:

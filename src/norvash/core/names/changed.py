@@ -46,10 +46,7 @@ class Retired:
 # figure and the options of a school.
 RENAMED: Mapping[Kind, Mapping[str, str]] = MappingProxyType({})
 RETIRED: Mapping[Kind, Mapping[str, Retired]] = MappingProxyType(
-    {
-        "field": {"run-min": Retired(words="Ran for")},
-        "rule": {"terminal.small-current": Retired(words="current up to which a terminal on mains may have 0.1 Ω")},
-    }
+    {"rule": {"terminal.small-current": Retired(words="current up to which a terminal on mains may have 0.1 Ω")}}
 )
 KEPT_BY_ANOTHER = "kept by a version that knew more"
 # A field that is named by what it speaks of, by what its name begins with.

@@ -17,6 +17,7 @@ from norvash.core.rules import (
     readings,
     running,
     supply,
+    unstated,
     use,
     windings,
 )
@@ -48,6 +49,7 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Bearings, bushes, seals", bearings.RULES),
     ("Fits by size", fits.RULES),
     ("Closing up", closing.RULES),
+    ("Where nobody states a figure", unstated.RULES),
     ("Finding causes", diagnosis.RULES),
 )
 RULES = MappingProxyType({rule.id: rule for _, group in GROUPS for rule in group})

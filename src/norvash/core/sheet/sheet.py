@@ -36,6 +36,17 @@ class Baseline:
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
+class Gone:
+    """A figure that a motor, or its type, had once and that somebody took away: in words, who, and whether nobody else
+    signs in here who could say so too.
+    """
+
+    words: str
+    person: str
+    alone: bool = False
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Lent:
     """A part as an earlier visit left it, before the part at another place where it lies so; `out` where it never went
     back, `by` whose visit it was, in words.
@@ -52,10 +63,11 @@ class Sheet:
     """One visit to one motor, with everything that is written on it.
 
     `together` names for a field the one that it belongs to: read anew, that one takes its companions with it; of those
-    `apart` only the companions at the same place. `earlier`
-    is of fields that are compared, `lent` what earlier visits lend to the stacks, `baseline` how it ran after the last
-    good repair, `answers` how it was answered whether the complaint is gone, in order. `view` tells what is looked at:
-    the motor as it is now, or as it was found.
+    `apart` only the companions at the same place. `earlier` is of fields that are compared, `lent` what earlier visits
+    lend to the stacks, `baseline` how it ran after the last good repair, `first_run` how where there was no figure to
+    hold that against, `gone` figures of a run that it had once and `stated_here` those first stated since it was
+    opened, `answers` how it was answered whether the complaint is gone, in order. `view` tells what is looked at: the
+    motor as it is now, or as it was found.
     """
 
     id: str
@@ -71,6 +83,9 @@ class Sheet:
     earlier: Mapping[tuple[str, int], Earlier] = field(default_factory=lambda: MappingProxyType({}))
     lent: Mapping[tuple[str, int], Lent] = field(default_factory=lambda: MappingProxyType({}))
     baseline: Baseline | None = None
+    first_run: Baseline | None = None
+    gone: tuple[Gone, ...] = ()
+    stated_here: frozenset[str] = frozenset()
     answers: tuple[Given, ...] = ()
     view: Literal["now", "found"] = "now"
 

@@ -11,7 +11,7 @@ from norvash.errors import InputError, NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import whole
+from norvash.web.forms import figures_typed, whole
 from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.changing_figures import change_figures
 from norvash.work.loading import figures_of, rules_of
@@ -63,7 +63,8 @@ def change(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, t
     try:
         if version is None:
             raise InputError("The form is incomplete.", "Open the page again.", "version")
-        change_figures(conn, act_of(typed, who, now), motor_id, typed, version)
+        shown = Figures(store.motor_figures(conn, motor_id), {}, {}).own_words
+        change_figures(conn, act_of(typed, who, now), motor_id, figures_typed(typed, shown), version)
     except NorvashError as error:
         return _page(request, conn, motor_id, typed, error)
     return go_to(f"/motors/{motor_id}")

@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from norvash.core.sheet.judging.prove.first_run import own_readings
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.prove.run import Run, judge_run
 from norvash.core.sheet.judging.prove.run_figures import comparable, held_amps, held_rpm
@@ -16,6 +17,7 @@ from norvash.core.sheet.stages.call_in import COMPLAINT, complained
 from norvash.core.sheet.stages.gates import POWER
 from norvash.core.sheet.stages.prove.complaint import ALSO_WAS, CAUSE_WAS, COMPLAINT_NOW, causes_named
 from norvash.core.sheet.stages.prove.run_fields import ON_STOP, POINT, RAN, REST, RUN_HOW
+from norvash.core.sheet.stages.prove.unstated import PLATE_ANEW, PLATE_NONE, USUAL_FROM
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.visit.walk import opened
 from norvash.core.text.words import grouped
@@ -35,10 +37,10 @@ class Prove:
     """The gate before power; the points of the run, each a row of entries, and what else is said of it; what is judged
     of it, its drawing, and why it proves nothing yet.
 
-    `speeds` are those before and after the repair, `allowed` how much it may get without load, `polarity`
-    how its boxes must be wired where they are not. Of a motor that somebody
-    complains of: the complaint, its answer, and the causes that it may have been: those that were mended; `also` names
-    more than one. `beside` is what stands beside the run.
+    `speeds` are those before and after the repair, `allowed` how much it may get without load, `polarity` how its boxes
+    must be wired where they are not. Of a motor that somebody complains of: the complaint, its answer, and the causes
+    that it may have been: those that were mended; `also` names more than one. `beside` is what stands beside the run,
+    `wants` what a run is to show before there is one, `none_given` what is said of a plate that gives no figure.
     """
 
     gate: GateShown
@@ -49,6 +51,8 @@ class Prove:
     said: tuple[Measured, ...]
     drawn: Drawing | None
     lacks: str
+    wants: tuple[str, ...]
+    none_given: list[Entry]
     speeds: str
     allowed: str
     where: Entry | None
@@ -79,6 +83,8 @@ def view(at: At) -> Prove:
         said=_said(shown),
         drawn=_drawn(shown, run),
         lacks=proof_lacks(shown.visit) if is_open and run.points and opened(shown.visit) else "",
+        wants=run.lacks if is_open and not run.points and opened(shown.visit) else (),
+        none_given=_none_given(shown),
         speeds=_speeds(shown, run),
         allowed=run_free_words(facts, rules, shown=safe_by_runs(sheet, rules)) if facts.runs_away else "",
         where=where_it_runs(shown),
@@ -91,6 +97,19 @@ def view(at: At) -> Prove:
         also=_also(shown) if asked else [],
         beside=proof_beside(shown, run),
     )
+
+
+def _none_given(shown: SheetPage) -> list[Entry]:
+    """Return what is said of a plate that gives no figure, where its run lacks one; that it was read anew by somebody
+    else only where there was one once; of a figure that was stated at this visit as it was read, where it comes from.
+    """
+    sheet, rules = shown.sheet, shown.context.rules
+    if not PLATE_NONE.is_offered(sheet.facts, rules):
+        run = judge_run(run_now(sheet), rules)
+        typed = USUAL_FROM.of(sheet) or (run.at is not None and own_readings(sheet, run.at, rules))
+        return [entry(shown, USUAL_FROM)] if typed else []
+    asked = (PLATE_NONE, PLATE_ANEW) if sheet.gone or PLATE_ANEW.of(sheet) else (PLATE_NONE,)
+    return [entry(shown, f) for f in asked]
 
 
 def _said(shown: SheetPage) -> tuple[Measured, ...]:

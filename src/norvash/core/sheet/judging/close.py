@@ -1,12 +1,14 @@
 """What stands at “Close up” says, keeps shut and waits for."""
 
 from collections.abc import Iterable, Iterator
+from dataclasses import replace
 
+from norvash.core.edges import under
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging import stacks
-from norvash.core.sheet.measured import Measured
+from norvash.core.sheet.measured import Measured, by_rule, judged
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.close import FIELDS, LATCHED, STAGE, TURNS_FREE
+from norvash.core.sheet.stages.close import FAN_NEAR, FIELDS, LATCHED, SHROUD, STAGE, TURNS_FREE
 from norvash.core.sheet.visit.done import last_inside, last_work
 from norvash.core.sheet.visit.stacks import stacks_now
 from norvash.core.sheet.visit.visit import Judging, Visit
@@ -39,7 +41,20 @@ def _before_service(visit: Visit) -> Iterator[str]:
 
 
 def _measure(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Measured]:
-    return stacks.measured(sheet, rules)
+    yield from stacks.measured(sheet, rules)
+    yield from _fan(sheet, rules)
+
+
+def _fan(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
+    """Yield the least gap of the fan in its shroud. Source: rule fan.gap"""
+    least, need = min((x for x in SHROUD.of(sheet) if x is not None), default=None), rules["fan.gap"]
+    if least is None:
+        return
+    words = f"fan {least:g} mm from its shroud, at least {need:g} mm" if least else "the fan rubs in its shroud"
+    off = replace(FAN_NEAR.saying(words), grade="plan" if least else "change") if under(least, need) else None
+    yield judged(
+        SHROUD, words, value=least, unit="mm", low=need, basis=by_rule(rules, "fan.gap"), off=off, rests_on=("fan.gap",)
+    )
 
 
 def _left(visit: Visit) -> str:

@@ -6,7 +6,8 @@ from typing import Literal
 
 from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.judging.commutator.whole_map import unfinished
-from norvash.core.sheet.judging.prove.stage import proof_lacks
+from norvash.core.sheet.judging.prove.first_run import first_run_words
+from norvash.core.sheet.judging.prove.stage import proof_lacks, proves_throws
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import rework, safe, sign
@@ -25,11 +26,22 @@ from norvash.core.sheet.visit.walk import opened, touched, upstream
 from norvash.core.text.words import day_words, listed
 
 SignedAs = Literal[
-    "certificate", "statement", "not clean", "measured", "looked", "not opened", "out", "away", "retired", "kept"
+    "certificate",
+    "statement",
+    "throws",
+    "not clean",
+    "measured",
+    "looked",
+    "not opened",
+    "out",
+    "away",
+    "retired",
+    "kept",
 ]
 SIGNED_AS: dict[SignedAs, str] = {
     "certificate": "Certificate: opened or renewed, proven, back to service",
     "statement": "The machine must not run. Statement for the motor: proven",
+    "throws": "Throws; pull not proven",
     "not clean": "Not clean",
     "measured": "Measured",
     "looked": "Looked at, no carbon was measured",
@@ -82,8 +94,8 @@ def signed_as(visit: Visit) -> SignedAs:
 
     A certificate is only given for a motor that goes back to service after something was opened or renewed, with every
     gate passed, every proof made and nothing open or put off; and nothing withdrawn that was to be changed or worse:
-    nobody has shown yet that it was not so. Of a machine that must
-    not run, as its owner was told, it is a statement for the motor.
+    nobody has shown yet that it was not so. A starter whose pull nothing is held against is proven by its throws alone,
+    and gets none. Of a machine that must not run, as its owner was told, it is a statement for the motor.
     """
     sheet, outcome, still_open = visit.sheet, OUTCOME.of(visit.sheet), holds(visit)
     if sheet.kind == "quick":
@@ -98,15 +110,22 @@ def signed_as(visit: Visit) -> SignedAs:
     unclean = bool(still_open) or waived or stands or bool(barring(visit))
     if unclean or outcome not in RUNS:
         return "not clean"
+    return _clean_as(visit)
+
+
+def _clean_as(visit: Visit) -> SignedAs:
+    """Return as what a sheet is signed on which nothing is open of a motor that goes back."""
+    if opened(visit) and proves_throws(visit):
+        return "throws"
     if any(x.stands and x.handed_over and x.finding.grade == "stop" for x in visit.lives):
         return "statement"
-    return "kept" if outcome == KEPT else "certificate" if opened(visit) else "not opened"
+    return "kept" if OUTCOME.of(visit.sheet) == KEPT else "certificate" if opened(visit) else "not opened"
 
 
 def left_open(visit: Visit) -> tuple[Life, ...]:
     """Return as findings what a sheet that goes back to service is signed over."""
     runs = OUTCOME.of(visit.sheet) in RUNS and opened(visit)
-    lacks = proof_lacks(visit) if runs else ""
+    lacks = proof_lacks(visit) if runs and not proves_throws(visit) else ""
     return signed_over(visit, tuple(gate for gate, _ in _needed(visit)), lacks)
 
 
@@ -130,7 +149,8 @@ def standing(visit: Visit) -> tuple[str, ...]:
     unknown = [
         f"The complaint, {x.finding.words}" for x in visit.lives if x.stands and x.finding.id == COMPLAINT_UNKNOWN.id
     ]
-    return (*put_off, *unknown, *gone, *waived, *holds_waived, *unfinished)
+    without = [words] if (words := first_run_words(visit.sheet, visit.rules)) and not proof_lacks(visit) else []
+    return (*without, *put_off, *unknown, *gone, *waived, *holds_waived, *unfinished)
 
 
 def _put_off(life: Life) -> str:

@@ -111,7 +111,7 @@ _FIELDS: Mapping[str, str] = MappingProxyType(
         **dict.fromkeys(("cold-ohm", "cold-c", "hot-ohm", "winding-c", "air-c"), "core"),
         **dict.fromkeys(("coils", "field-ohm", "coils-c", "coils-step"), "field"),
         **dict.fromkeys(("wear-chain", "heat-chain"), "terminals"),
-        "end-float": "shaft",
+        **dict.fromkeys(("end-float", "float-in"), "shaft"),
         "vibration": "frame",
         **dict.fromkeys(("ring-section", "ring-groove"), "seal"),
         **dict.fromkeys(("teeth", "clutch", "belt", "cushions", "pinion-gap"), "drive"),

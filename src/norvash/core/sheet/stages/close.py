@@ -2,12 +2,26 @@
 
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import column, quantity, tick
+from norvash.core.sheet.finding import finding
+from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages import stacks
 from norvash.core.sheet.stages.brushes.holders import HOLDER_GAP
 from norvash.core.sheet.stages.drive.shaft import END_FLOAT
 from norvash.core.sheet.stages.signed_over import OVER_CLOSE
+from norvash.core.sheet.task import Task
 
+SHIFT_SHROUD = Task(
+    id="shroud",
+    what="Shift the shroud, or straighten the fan",
+    done="shroud shifted",
+    minutes=15,
+    tools="feeler gauges",
+    steps=("loosen it", "shift it as the gaps say", "turn it by hand: nothing rubs", "read the gaps again"),
+)
+FAN_NEAR = finding(
+    "fan.near", "fan too near its shroud", "plan", "shift the shroud before it rubs", DRIVE, SHIFT_SHROUD
+)
 FIELDS: tuple[Field, ...] = (
     LATCHED := tick(
         "latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe", after_work=True
@@ -47,8 +61,10 @@ FIELDS: tuple[Field, ...] = (
         "length",
         needs="safe",
         high=200,
-        hint="four, a quarter turn apart, from the top with the clock",
-        record=True,
+        hint="four, a quarter turn apart, from the top with the clock; 0 where it rubs",
+        judged=True,
+        tells=(FAN_NEAR,),
+        touched_by=(SHIFT_SHROUD,),
         placed=True,
     ),
     SCREWS := quantity(
@@ -82,7 +98,7 @@ STAGE = Stage(
     words="Close up",
     fields=(*FIELDS, *stacks.BACK_FIELDS),
     again=(END_FLOAT, HOLDER_GAP),
-    findings=stacks.FINDINGS,
+    findings=(*stacks.FINDINGS, FAN_NEAR),
     inside=True,
     schools=("school.torque", "school.order"),
 )

@@ -35,6 +35,7 @@ _WORDS: Mapping[str, Beside] = {
     "extra": "on top",
 }
 _LIVES = (("h", "hours"), ("starts", "starts"), ("years", "years"))
+_ON_TOP = re.compile(r"\s+(?:on top|extra)$", re.IGNORECASE)  # a share of tax is never in the prices
 _DAY = re.compile(r"\d{4}-\d{2}-\d{2}|\d{1,2}[./]\d{1,2}[./]\d{4}")
 _DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y")
 
@@ -187,6 +188,8 @@ def _reads(text: str, dimension: str) -> bool:
 
 def _share(more: Mapping[str, str], name: str) -> Fraction | None:
     text = more.get(name, "").strip()
+    if name == "tax":
+        text = _ON_TOP.sub("", text)
     if not text:
         return None
     low, high = _SHARES[name]

@@ -3,28 +3,20 @@
 from collections.abc import Iterator
 from dataclasses import replace
 
-from norvash.core.bearings.fitting import shim_mm, squeeze
+from norvash.core.bearings.fitting import squeeze
 from norvash.core.bearings.vibration import Shaken, Stands, judge_vibration
 from norvash.core.edges import over, under, within
-from norvash.core.motor.figure_fields import (
-    END_FLOAT_HIGH_MM,
-    END_FLOAT_LOW_MM,
-    MOUNTING,
-    PINION_GAP_HIGH_MM,
-    PINION_GAP_LOW_MM,
-    RATED_W,
-)
+from norvash.core.motor.figure_fields import MOUNTING, PINION_GAP_HIGH_MM, PINION_GAP_LOW_MM, RATED_W
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.drive.end_float import end_float_told
 from norvash.core.sheet.judging.drive.ends import bearing_known, end_measured
 from norvash.core.sheet.measured import Derived, Measured, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.fields import CRANKING_A
 from norvash.core.sheet.stages.drive.seen import GEAR_DRY
 from norvash.core.sheet.stages.drive.shaft import (
-    END_FLOAT,
-    FLOAT_OUT,
     PINION_GAP,
     PINION_OFF,
     PINION_UNDER,
@@ -46,7 +38,7 @@ def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> It
     """Yield what was measured on bearings, shaft, seals and solenoid, end by end."""
     for place in range(1, len(BEARINGS) + 1):
         yield from end_measured(sheet, place, rules)
-    yield from _end_float(sheet)
+    yield from end_float_told(sheet, rules)
     if GEAR_DRY.seen(sheet) and _run_since(sheet, GEAR_DRY):
         off = replace(GEAR_DRY.saying(f"{GEAR_DRY.words}, and run so"), grade="change")
         yield Measured(id="gear-run", of=((GEAR_DRY.look, 0),), words=off.words, standing="off", findings=(off,))
@@ -71,34 +63,6 @@ def _how_to_press(rules: MotorRules) -> str:
         f" {rules['bearing.heat']:g} °C at most, one with seals or shields to {rules['bearing.heat-closed']:g} °C"
         " or fit it cold; one pulled off through its balls is scrap. No grease, oil or silicone near brushes and"
         " commutator."
-    )
-
-
-def _end_float(sheet: Sheet) -> Iterator[Measured]:
-    play, figures = END_FLOAT.of(sheet), sheet.facts.figures
-    low, high = END_FLOAT_LOW_MM.stated(figures) or 0.0, END_FLOAT_HIGH_MM.stated(figures)
-    if play is None:
-        return
-    if high is None:
-        words = f"end float {play:.2f} mm: what is allowed is not known yet"
-        yield value_of(END_FLOAT, words, "not judged", value=play, unit="mm")
-        return
-    shim = shim_mm(play, low, high)
-    does = f"{'put in' if shim > 0 else 'take out'} {abs(shim):.2f} mm of shim"
-    asks = f"{does}; Sums tell which of those in the box" if shim else "leave the shims as they are"
-    band = f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed"
-    off = replace(FLOAT_OUT.saying(f"{band}: {does}"), stops_carried=over(play, 2 * high))
-    yield judged(
-        END_FLOAT,
-        f"{band}: {asks}",
-        value=play,
-        unit="mm",
-        low=low,
-        high=high,
-        basis="maker",
-        derived=(Derived("shim", shim, "mm"),) if shim else (),
-        off=off if shim else None,
-        rests_on=("end_float_low_mm", "end_float_high_mm"),
     )
 
 

@@ -4,10 +4,11 @@ from collections.abc import Iterator
 
 from norvash.core.motor.figure_fields import RATED_RPM, RATED_V
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.judging.prove.heat import rise_k
 from norvash.core.sheet.judging.prove.output import Points
 from norvash.core.sheet.judging.prove.points import points_of
 from norvash.core.sheet.judging.prove.run import Run
-from norvash.core.sheet.judging.prove.run_figures import Held, held_amps, held_rpm, rise_k
+from norvash.core.sheet.judging.prove.run_figures import Held, held_amps, held_rpm
 from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.records_of_running import RunLog
 from norvash.core.sheet.sheet import Sheet

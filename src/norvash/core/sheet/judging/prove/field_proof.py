@@ -4,8 +4,9 @@ from norvash.core.motor.figure_fields import FIELD_A, FIELD_LEADS, FIELD_OHM, FI
 from norvash.core.rules.book import MotorRules
 from norvash.core.running.excitation import FieldJudged, FieldPlate, judge_field
 from norvash.core.sheet.facts import Facts
+from norvash.core.sheet.judging.windings.field_share import takes_much
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.prove.field import FIELD_AT, FIELD_I, FIELD_U, proves_field
+from norvash.core.sheet.stages.prove.field import FIELD_AT, FIELD_I, FIELD_TENTH, FIELD_U, proves_field
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
 from norvash.core.sheet.visit.done import last_work, overtaken
 
@@ -46,6 +47,20 @@ def field_lacks(sheet: Sheet, rules: MotorRules) -> str:
         )
     if leads == "yes":
         return "field current is not measured, armature without volts"
+    return _lacks_by_ohms(sheet, rules)
+
+
+def _lacks_by_ohms(sheet: Sheet, rules: MotorRules) -> str:
+    """Return what is missing of a field that is proven by its ohms; one that takes much by them is read by its amps,
+    or, where its leads do not come out, by the total at a tenth of the volts.
+    """
+    tenth = FIELD_TENTH.given(sheet)
+    read = COILS.given(sheet) is not None or (tenth is not None and tenth.at >= last_work(sheet))
+    if takes_much(sheet, rules) and not read:
+        return (
+            "by its ohms the field takes more than usual: read its current, armature without volts; where its leads do"
+            " not come out the total at a tenth of the volts"
+        )
     if any(f.given(sheet) is not None and not overtaken(f, sheet) for f in (COILS, FIELD_WHOLE)):
         return ""
     return "field is not measured: its current where its leads come out, else its resistance, under Windings"

@@ -4,17 +4,22 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.prove.run_fields import POINT, RUN_A, RUN_RPM, RUN_V, SPARKS
+from norvash.core.sheet.stages.prove.unstated import RUN_MIN, RUN_REST
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Point:
-    """One point of a run, None where nothing was read: volts [V], current [A], speed [r/min], sparks 0 to 4."""
+    """One point of a run, None where nothing was read: volts [V], current [A], speed [r/min], sparks 0 to 4, how
+    long it ran and how long it had rested before [min].
+    """
 
     place: int
     volts: float | None
     amps: float | None
     rpm: float | None
     sparks: int | None
+    minutes: float | None = None
+    rest: float | None = None
 
     @property
     def measured(self) -> bool:
@@ -29,7 +34,8 @@ def points_of(sheet: Sheet) -> tuple[Point, ...]:
         volts, amps, rpm = (f.of(sheet, place) for f in (RUN_V, RUN_A, RUN_RPM))
         sparks = SPARKS.of(sheet, place)
         seen = int(sparks) if sparks else None
-        point = Point(place=place, volts=volts, amps=amps, rpm=rpm, sparks=seen)
+        ran, rest = RUN_MIN.of(sheet, place), RUN_REST.of(sheet, place)
+        point = Point(place=place, volts=volts, amps=amps, rpm=rpm, sparks=seen, minutes=ran, rest=rest)
         made += [point] if point.measured or seen is not None else []
     return tuple(made)
 

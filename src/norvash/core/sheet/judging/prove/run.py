@@ -6,19 +6,22 @@ from types import MappingProxyType
 from typing import Any
 
 from norvash.core.edges import over, under
-from norvash.core.motor.figure_fields import NOLOAD_A_MOST, NOLOAD_RPM_LEAST, RATED_A, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM
+from norvash.core.motor.figure_fields import RATED_A
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.prove.first_run import (
+    PULL,
+    first_run_lacks,
+    first_told,
+    own_readings,
+    safe_lacks,
+    starter_lacks,
+    throws_only,
+)
+from norvash.core.sheet.judging.prove.heat import heat_told, touched_told
 from norvash.core.sheet.judging.prove.output import output_lacks, output_told
 from norvash.core.sheet.judging.prove.points import Point, judged_at, points_of
-from norvash.core.sheet.judging.prove.run_figures import (
-    baseline_told,
-    comparable,
-    figures_told,
-    heat_told,
-    held_amps,
-    held_rpm,
-)
+from norvash.core.sheet.judging.prove.run_figures import baseline_told, comparable, figures_told, held_amps, held_rpm
 from norvash.core.sheet.judging.prove.speed import current_told, speed_told, unjudged_lacks
 from norvash.core.sheet.measured import Measured, by_rule, told, unsure
 from norvash.core.sheet.sheet import Sheet
@@ -34,13 +37,16 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_SPEED,
     RUN_VOLTS,
 )
+from norvash.core.sheet.stages.prove.unstated import runs_first
 from norvash.core.sheet.stages.prove.volts import fed_by_battery, over_plate, plate_most
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
+from norvash.core.text.words import listed
 from norvash.core.verdict.grades import Grade
 
 # What a stop says of a figure stands for what is less grave of it.
 _LESS = MappingProxyType({RUN_OVERSPEED.id: RUN_SPEED.id, RUN_OVERLOAD.id: RUN_AMPS.id, RUN_HEAVY.id: RUN_AMPS.id})
-_OF_STARTER = (NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM)
+# Any run: whether there is a figure for it at all shows before it is run.
+_ANY = Point(place=0, volts=None, amps=1.0, rpm=1.0, sparks=None)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -73,6 +79,12 @@ def judge_run(sheet: Sheet, rules: MotorRules) -> Run:
     )
 
 
+def proves_throw_only(sheet: Sheet, rules: MotorRules) -> bool:
+    """Tell whether a run proves a starter's throw, and lacks nothing but what its pull is held against."""
+    run = judge_run(sheet, rules)
+    return run.lacks == (PULL,) and throws_only(sheet, run.points, rules)
+
+
 def runs_at_speed(sheet: Sheet, rules: MotorRules) -> bool:
     """Tell whether a run was read at a speed that is known to be right."""
     run = judge_run(sheet, rules)
@@ -93,19 +105,21 @@ Told = tuple[Measured, ...]
 
 
 def told_of(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: MotorRules) -> Iterator[tuple[str, Told]]:
-    """Yield what a run tells by its subjects: volts, amps, rpm, sparks, heat."""
+    """Yield what a run tells by its subjects: volts, amps, rpm, sparks, heat, and that of what is touched."""
     if sheet.facts.motor_class == "generator":
         yield "volts", tuple(output_told(sheet, [(p.rpm, p.volts) for p in points], rules))
     elif at is not None:
         yield "volts", tuple(_volts(sheet, at, rules))
         yield "amps", tuple(_heavy(sheet, points, rules))
         yield "amps", tuple(figures_told(sheet, at, rules))
+        yield "amps", tuple(first_told(sheet, at, rules))
     free = RUN_HOW.of(sheet) != "load"
     yield "rpm", tuple(speed_told(sheet.facts, points, rules, free=free))
     if free:
         yield "amps", tuple(current_told(sheet.facts, points, rules))
     yield "sparks", tuple(_sparks(points, rules))
-    yield "heat", tuple(heat_told(sheet))
+    yield "heat", tuple(heat_told(sheet, points, rules))
+    yield "touched", tuple(touched_told(sheet, rules))
     if sheet.baseline is not None and at is not None and RUN_HOW.of(sheet) == sheet.baseline.how:
         yield "rpm", tuple(baseline_told(sheet, at, sheet.baseline, rules))
 
@@ -121,6 +135,7 @@ def _lacks(sheet: Sheet, points: tuple[Point, ...], at: Point | None, rules: Mot
         return
     if at is None or (at.amps is None and at.rpm is None):
         yield "current or r/min"
+        yield from _lacks_figures(sheet, (*points, _ANY), _ANY, rules)
     else:
         yield from _lacks_figures(sheet, points, at, rules)
     yield from _lacks_volts(sheet, at, rules)
@@ -140,18 +155,31 @@ def _lacks_figures(sheet: Sheet, points: tuple[Point, ...], at: Point, rules: Mo
     base = sheet.baseline
     if base is not None and base.how == RUN_HOW.of(sheet):
         return
-    if sheet.facts.motor_class == "starter":
-        if not any(f.of(sheet.facts.figures) for f in _OF_STARTER):
-            yield "“at most” and “at least” without load: so far it proves the throw only"
-        return
     if RUN_HOW.of(sheet) != "load":
         read = any(f.given(sheet, n) is not None for f in (FIELD_I, FIELD_WHOLE, COILS) for n in f.places(sheet))
         yield from unjudged_lacks(sheet.facts, points, rules, field_read=read)
     held = (held_amps(sheet, at, rules), held_rpm(sheet, at, rules))
-    if any(h is not None and h.known for h in held):
+    own = own_readings(sheet, at, rules)
+    if any(h.known and h.unit not in own for h in held if h is not None):
         return
-    if all(m.right is None for m in _speed_and_current(sheet, points, rules)):
-        loaded = RUN_HOW.of(sheet) == "load"
+    if own:
+        yield f"{listed([*own.values()])}, stated at this visit as it was read: say where that comes from"
+    else:
+        yield from _lacks_any(sheet, points, rules)
+
+
+def _lacks_any(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[str]:
+    """Yield what a run lacks of a motor of which neither current nor speed is known as it is run."""
+    loaded = RUN_HOW.of(sheet) == "load"
+    if sheet.facts.motor_class == "starter":
+        yield from starter_lacks(sheet, points, rules) if runs_first(sheet.facts) else ()
+    elif any(m.right is not None for m in _speed_and_current(sheet, points, rules)):
+        return
+    elif runs_first(sheet.facts):
+        yield from first_run_lacks(sheet, points, rules)
+    elif sheet.facts.runs_away and not loaded:
+        yield from safe_lacks(sheet, points, rules)
+    else:
         yield "a figure to judge it by: " + (
             "its plate's current or speed" if loaded else "its usual current or speed without load"
         )

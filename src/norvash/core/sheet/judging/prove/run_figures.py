@@ -1,4 +1,4 @@
-"""Current, speed and heat of a run against plate, type and the motor's own baseline."""
+"""Current and speed of a run against plate, type and the motor's own baseline."""
 
 from collections.abc import Iterator
 from dataclasses import dataclass, replace
@@ -12,7 +12,6 @@ from norvash.core.motor.figure_fields import (
     RATED_A,
     RATED_RPM,
     RATED_W,
-    RISE_MOST_K,
     USUAL_NOLOAD_A,
     USUAL_NOLOAD_RPM,
 )
@@ -20,16 +19,16 @@ from norvash.core.motor.figures import OWN
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.prove.heat import rise_k
 from norvash.core.sheet.judging.prove.points import Point
 from norvash.core.sheet.measured import Measured, by_rule, told, unsure
 from norvash.core.sheet.sheet import Baseline, Sheet
-from norvash.core.sheet.stages.prove.run_fields import COAST_S, RUN_AIR_C, RUN_C, RUN_HOW
+from norvash.core.sheet.stages.prove.run_fields import COAST_S, RUN_HOW
 from norvash.core.sheet.stages.prove.run_findings import (
     RUN_AMPS,
     RUN_BASELINE,
     RUN_CONTACT,
     RUN_DRAG,
-    RUN_HOT,
     RUN_SPEED,
     RUN_WEAK_FIELD,
 )
@@ -195,27 +194,6 @@ def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Measure
     for one, alone, what in ((amps, RUN_AMPS, "current"), (rpm, RUN_SPEED, "speed")):
         if one is not None:
             yield from one.measured(joint or alone.saying(f"{what} {_WORDS[one.where]}: {one.words}"))
-
-
-def rise_k(sheet: Sheet) -> float | None:
-    """Return how much hotter than the air its hottest place is [K], None where one of the two was not measured."""
-    case, air = RUN_C.of(sheet), RUN_AIR_C.of(sheet)
-    return case - air if case is not None and air is not None else None
-
-
-def heat_told(sheet: Sheet) -> Iterator[Measured]:
-    """Yield what its heat says against what it may be."""
-    case, rise, most = RUN_C.of(sheet), rise_k(sheet), RISE_MOST_K.of(sheet.facts.figures)
-    if case is not None and rise is None:
-        yield unsure(f"{case:g} °C; enter the air around it too.")
-    if rise is None:
-        return
-    if most is None:
-        yield unsure(f"{rise:g} K over the air; what is allowed is not known.", value=rise, unit="K")
-        return
-    words = f"{rise:g} K over the air, at most {most:g} K"
-    off = RUN_HOT.saying(f"hotter than allowed: {words}") if over(rise, most) else None
-    yield told(f"{words}.", right=True, off=off, value=rise, unit="K", low=0.0, high=most, basis="its windings")
 
 
 def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) -> Iterator[Measured]:

@@ -90,6 +90,8 @@ def _before_service(visit: Visit) -> Iterator[str | Held]:
         yield f"the gate “{POWER.words}” is open"
         return
     off, words = _off(visit), proof_lacks(visit)
+    if proves_throws(visit):
+        return
     if off:
         yield words
     elif words:
@@ -111,8 +113,18 @@ def proof_lacks(visit: Visit) -> str:
     if off:
         return f"the proof run is outside its bands: {listed(off)}"
     if run.lacks:
-        return f"the proof run lacks {listed(list(run.lacks))}"
+        return f"the proof run lacks {'; '.join(run.lacks)}"
     return "" if ran is not None else "nobody has said that it ran as it should"
+
+
+def proves_throws(visit: Visit) -> bool:
+    """Tell whether a starter was proven by its throws alone, and nothing else is lacking: its pull is not proven."""
+    from norvash.core.sheet.judging.prove.run import proves_throw_only
+
+    sheet, ran, last = visit.sheet, RAN.given(visit.sheet), last_work(visit.sheet)
+    if sheet.facts.motor_class != "starter" or _before(ran, last) or _off(visit):
+        return False
+    return proves_throw_only(read_since(sheet, last), visit.rules)
 
 
 def _off(visit: Visit) -> list[str]:

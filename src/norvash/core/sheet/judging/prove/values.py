@@ -4,7 +4,10 @@ from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
 from norvash.core.edges import over, under
+from norvash.core.known import all_known
+from norvash.core.motor.figure_fields import CORD_MM, CORD_MM2, CORD_OHM
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given
@@ -16,7 +19,17 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.before.outside import BRAKE_SLIPS
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, EARTH_OPEN, PLUG, PLUG_TWO_CORES
 from norvash.core.sheet.stages.prove.field import FIELD_I, FIELD_WEAK
-from norvash.core.sheet.stages.prove.run_fields import FIELDS, ON_STOP, POINT, RUN_A, RUN_C, RUN_RPM, RUN_V, SPARKS
+from norvash.core.sheet.stages.prove.run_fields import (
+    FIELDS,
+    ON_STOP,
+    POINT,
+    RUN_A,
+    RUN_C,
+    RUN_RPM,
+    RUN_V,
+    SPARKS,
+    TOUCHED_C,
+)
 from norvash.core.sheet.stages.prove.run_findings import RUN_ON_STOP
 from norvash.core.sheet.stages.prove.standstill import BRAKE_HELD
 
@@ -29,9 +42,20 @@ _OF_RUN = (
     *("rated_rpm", "permitted_rpm", "rated_a", "rated_v", "rated_w", "construction", "noload_rpm", "noload_rpm_least"),
     *("noload_a", "noload_a_most", "safe_noload_v", "excitation", "it_turns", "armature_ohm", "grade_family"),
 )
-_OF_HEAT = ("run.hotter", "winding_rise_k", "rise_most_k", "insulation_class", "short_duty")
+_OF_HEAT = (
+    *("run.hotter", "case.", "run.first-steady", "winding_rise_k", "rise_most_k", "insulation_class", "short_duty"),
+    "duty_min",
+)
+_OF_CORD = ("cord_mm", "cord_mm2", "cord_ohm", "copper.resistivity")
 # At which figure of a run each of its subjects is said.
-_AT: dict[str, Field] = {"volts": RUN_V, "amps": RUN_A, "rpm": RUN_RPM, "sparks": SPARKS, "heat": RUN_C}
+_AT: dict[str, Field] = {
+    "volts": RUN_V,
+    "amps": RUN_A,
+    "rpm": RUN_RPM,
+    "sparks": SPARKS,
+    "heat": RUN_C,
+    "touched": TOUCHED_C,
+}
 
 
 def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
@@ -46,16 +70,18 @@ def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> It
 
 def _earth(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     """Yield the protective earth, and the plug at which it may end; of a machine that has none by design a two-core
-    cord is right, whatever its plug. Source: rule earth.ohm
+    cord is right, whatever its plug. Source: rules earth.ohm, copper.resistivity
     """
     plug, by_design = PLUG.of(sheet), sheet.facts.protection in ("double insulated", "extra-low voltage")
     if plug:
         off = (PLUG_TWO_CORES,) if plug == "odd" and not by_design else ()
         words = PLUG_TWO_CORES.words if off else dict(PLUG.choices)[plug]
         yield value_of(PLUG, words, standing_of(not off), findings=off, rests_on=("protection",))
-    earth, most = EARTH_OHM.of(sheet), rules["earth.ohm"]
+    earth, cord = EARTH_OHM.of(sheet), cord_ohm(sheet.facts, rules)
+    most = rules["earth.ohm"] + (cord or 0.0)
     if earth is not None:
-        words, high = f"protective earth {earth:g} Ω, allowed {most:g}", over(earth, most)
+        of_cord = f", {cord:.2g} Ω of it its cord" if cord is not None else ""
+        words, high = f"protective earth {earth:g} Ω, allowed {most:.3g}{of_cord}", over(earth, most)
         yield judged(
             EARTH_OHM,
             words,
@@ -65,8 +91,19 @@ def _earth(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
             high=most,
             basis=by_rule(rules, "earth.ohm"),
             off=EARTH_OPEN.saying(words) if high else None,
-            rests_on=("earth.ohm", "protection"),
+            rests_on=(*("earth.ohm", "protection"), *(_OF_CORD if cord is not None else ())),
         )
+
+
+def cord_ohm(facts: Facts, rules: MotorRules) -> float | None:
+    """Return the resistance of the earth wire of its cord [Ω], None where neither that nor its length and section are
+    stated. Source: rule copper.resistivity
+    """
+    stated = CORD_OHM.stated(facts.figures)
+    known = all_known(CORD_MM.stated(facts.figures), CORD_MM2.stated(facts.figures))
+    if stated is not None or known is None:
+        return stated
+    return rules["copper.resistivity"] * known[0] / 1000 / known[1]
 
 
 def _field(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
@@ -143,5 +180,5 @@ def _subject(subject: str, of: tuple[str, int], told: Iterable[Measured], counts
     for m in told:
         found = tuple(f for f in m.findings if f in counts)
         standing: Standing = "recorded" if m.findings and not found else m.standing
-        rests_on = (*m.rests_on, *rests)
+        rests_on = (*m.rests_on, *(rests if subject != "touched" else ()))
         yield replace(m, id=f"run {subject}", of=(of,), standing=standing, findings=found, rests_on=rests_on)

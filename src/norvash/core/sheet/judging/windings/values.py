@@ -7,6 +7,7 @@ from norvash.core.motor.figure_fields import ARMATURE_SLOTS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field, Pick
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.judging.windings.field_share import field_share_told
 from norvash.core.sheet.judging.windings.measured import (
     circuit_at,
     coils_now,
@@ -82,12 +83,14 @@ def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> It
             yield _insulation(found, place, sheet, rules)
     yield from _indexes(sheet, rules)
     yield from withstood(sheet, rules)
-    for field, coils, of in (
-        (COILS, coils_now(sheet, rules), "Field coils"),
-        (FIELD_WHOLE, field_now(sheet, rules), "The field"),
-    ):
-        if coils is not None:
-            yield from _coils(field, coils, of, rules)
+    coils, field = coils_now(sheet, rules), field_now(sheet, rules)
+    if coils is not None:
+        yield from _coils(COILS, coils, "Field coils", rules)
+    by_plate = field_share_told(sheet, rules) if field is not None and field.states == ("not judged",) else None
+    if by_plate is not None:
+        yield by_plate
+    elif field is not None:
+        yield from _coils(FIELD_WHOLE, field, "The field", rules)
     yield from _growler(sheet)
     yield from _heat(sheet, rules)
     for chain, words in ((WEAR_CHAIN, "wear-indicator chain"), (HEAT_CHAIN, "temperature chain")):

@@ -1,5 +1,8 @@
 """Shaft, seals, drive and solenoid."""
 
+from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.fields_made import pick, quantity
 from norvash.core.sheet.finding import finding
@@ -36,6 +39,12 @@ MEND_SOLENOID = Task(
     steps=("renew the contacts", "free and clean the plunger", "measure drop and pinion clearance"),
     caution="battery earth lead off first",
 )
+
+
+def _band_unstated(facts: Facts, _rules: MotorRules) -> bool:
+    return END_FLOAT_HIGH_MM.stated(facts.figures) is None and facts.motor_class != "starter"
+
+
 FINDINGS = (
     FLOAT_OUT := finding("float.out", "end float outside its band", "plan", "shim it", DRIVE, SHIM_END_FLOAT),
     VIBRATION_WATCH := finding(
@@ -99,6 +108,18 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(FLOAT_OUT,),
         touched_by=(RENEW_BEARING, FIT_WASHER, PUT_BACK),
+    ),
+    FLOAT_IN := pick(
+        "float-in",
+        "Shaft",
+        "It runs in",
+        ("bush", "plain bushes"),
+        ("ball", "ball bearings"),
+        ("preloaded", "ball bearings held by a spring"),
+        needs="safe",
+        offered=_band_unstated,
+        judged=True,
+        tested="end-float",
     ),
     VIBRATION := quantity(
         "vibration",

@@ -79,6 +79,7 @@ FIELDS: tuple[Field, ...] = (
         "Protective earth, lead taken off",
         "resistance",
         needs="dead",
+        hint="with its cord where that is stated under Figures",
         offered=_is_earthed,
         why_not=no_earth,
         judged=True,

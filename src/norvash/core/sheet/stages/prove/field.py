@@ -32,6 +32,10 @@ def _is_proven(facts: Facts, _rules: MotorRules) -> bool:
     return proves_field(facts)
 
 
+def _has_no_leads(facts: Facts, _rules: MotorRules) -> bool:
+    return proves_field(facts) and FIELD_LEADS.of(facts.figures) == "no"
+
+
 def _has_leads(facts: Facts, _rules: MotorRules) -> bool:
     return proves_field(facts) and FIELD_LEADS.of(facts.figures) != "no"
 
@@ -74,6 +78,18 @@ FIELDS: tuple[Field, ...] = (
         offered=_has_leads,
         judged=True,
         tested="field-a",
+    ),
+    FIELD_TENTH := quantity(
+        "field-tenth-a",
+        "Field",
+        "Total current at a tenth of the volts",
+        "current",
+        needs="permit",
+        high=5000,
+        offered=_has_no_leads,
+        judged=True,
+        after_work=True,
+        proves=(OVER_FIELD,),
     ),
     FIELD_AT := quantity(
         "field-c",

@@ -28,10 +28,12 @@ from norvash.core.sheet.stages.prove.run_findings import (
     RUN_SPARKING,
     RUN_SPARKS,
     RUN_SPEED,
+    RUN_TOUCHED,
     RUN_VOLTS,
     RUN_WEAK_FIELD,
     RUN_WRONG_WAY,
 )
+from norvash.core.sheet.stages.prove.unstated import ENGINE_STARTS, RUN_C_BEFORE, RUN_MIN, RUN_REST
 from norvash.core.sheet.stages.prove.volts import run_free_words
 from norvash.core.sheet.stages.signed_over import OVER_POWER, OVER_RUN
 
@@ -46,6 +48,10 @@ def _driven(facts: Facts, _rules: MotorRules) -> bool:
 
 def _powered(facts: Facts, _rules: MotorRules) -> bool:
     return facts.motor_class != "generator"
+
+
+def _is_held(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.idles
 
 
 def _is_driven(_facts: Facts, _rules: MotorRules) -> str:
@@ -159,6 +165,8 @@ POINT: tuple[Field, ...] = (
         hint="at most 10 s, then two minutes to cool",
         classes=("starter",),
     ),
+    RUN_MIN,
+    RUN_REST,
 )
 REST: tuple[Field, ...] = (
     FIRST_TOUCH := _looked(
@@ -201,8 +209,33 @@ REST: tuple[Field, ...] = (
         tells=(RUN_HOT, RUN_BASELINE),
         after_work=True,
     ),
+    RUN_C_BEFORE,
     RUN_AIR_C := quantity(
         "run-air-c", "Run", "Air around it", "temperature", needs="power", low=-40, high=80, judged=True, tested="run-c"
+    ),
+    TOUCHED_C := quantity(
+        "touched-c",
+        "Run",
+        "Grip, or what else is touched",
+        "temperature",
+        needs="power",
+        low=-40,
+        high=300,
+        offered=_is_held,
+        judged=True,
+        tells=(RUN_TOUCHED,),
+        after_work=True,
+    ),
+    TOUCHED := pick(
+        "touched",
+        "Run",
+        "That is",
+        ("metal", "metal"),
+        ("other", "no metal"),
+        needs="power",
+        offered=_is_held,
+        judged=True,
+        tested="touched-c",
     ),
     COAST_S := quantity(
         "coast-s",
@@ -224,8 +257,9 @@ REST: tuple[Field, ...] = (
         needs="power",
         classes=("starter",),
         after_work=True,
-        record=True,
+        judged=True,
     ),
+    ENGINE_STARTS,
     RAN := tick("ran", "Run", "It ran as it should", needs="power", after_work=True, proves=(OVER_POWER, OVER_RUN)),
     ON_STOP := text(
         "on-stop", "On a stop", "Taken while a stop stood", per="number", placed=True, judged=True, tells=(RUN_ON_STOP,)

@@ -89,6 +89,9 @@ FINDINGS = (
     RUN_SPEED := _of_run("run.speed", "speed outside its band", "plan", "find why before it goes back"),
     RUN_BASELINE := _of_run("run.baseline", "not as at its own baseline", "plan", "find what has changed since"),
     RUN_HOT := _of_run("run.hot", "hotter than allowed", "change", "look at load, cooling, bearings and brushes"),
+    RUN_TOUCHED := _of_run(
+        "run.touched", "too hot where it is touched", "plan", "look at load, air ways and what lies under the grip"
+    ),
     OUTPUT_DEAD := _of_run(
         "output.dead",
         "no output",

@@ -23,6 +23,7 @@ from norvash.core.sheet.stages.prove import driven, earth, field, run_fields, ru
 from norvash.core.sheet.stages.prove.complaint import ALSO_WAS, CAUSE_WAS, COMPLAINT_NOW
 from norvash.core.sheet.stages.prove.field import proves_field
 from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, RUN_WHERE
+from norvash.core.sheet.stages.prove.unstated import PLATE_ANEW, PLATE_NONE, USUAL_FROM
 
 
 def _is_starter(facts: Facts) -> bool:
@@ -45,6 +46,9 @@ STAGE = Stage(
     fields=(
         RUN_WHERE,
         RUN_HOW,
+        PLATE_NONE,
+        PLATE_ANEW,
+        USUAL_FROM,
         *earth.FIELDS,
         *field.FIELDS,
         *run_fields.FIELDS,

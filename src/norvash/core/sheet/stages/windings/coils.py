@@ -111,6 +111,24 @@ FINDINGS = (
         WINDINGS,
         RENEW_COIL,
     ),
+    FIELD_MUCH := finding(
+        "windings.field-much",
+        "the field takes more current than usual",
+        "plan",
+        "measure it coil by coil; no armature volts before its current was read",
+        WINDINGS,
+        RENEW_COIL,
+    ),
+    FIELD_THIN := finding(
+        "windings.field-thin",
+        "the field takes hardly any current: nearly open",
+        "change",
+        "find the poor joint or the break; renew the coil where it lies inside",
+        WINDINGS,
+        JOIN_WIRE,
+        RENEW_COIL,
+        one_of=True,
+    ),
     WINDINGS_HOT := finding(
         "windings.hot",
         "a winding hotter than its class allows",
@@ -136,7 +154,7 @@ FINDINGS = (
         MEND_CHAIN,
     ),
 )
-_OF_COIL = (WINDINGS_SHORT, WINDINGS_OPEN, WINDINGS_JOINT, WINDINGS_COIL)
+_OF_COIL = (WINDINGS_SHORT, WINDINGS_OPEN, WINDINGS_JOINT, WINDINGS_COIL, FIELD_MUCH, FIELD_THIN)
 FIELDS: tuple[Field, ...] = (
     COILS := column(
         "coils",

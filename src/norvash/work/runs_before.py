@@ -1,0 +1,72 @@
+"""How a motor ran before: after its last good repair, at a first run; and what was stated of it since."""
+
+from dataclasses import dataclass, fields
+
+from norvash.core.record.record import SheetRow
+from norvash.core.sheet.sheet import Baseline, Gone
+from norvash.core.sheet.stages.prove.unstated import OF_RUN
+from norvash.core.text.quantities import UNITS
+from norvash.store import access, motors, moved, sheets
+from norvash.store.database import Connection
+
+_TWO = 2
+
+
+@dataclass(frozen=True, slots=True)
+class RunsBefore:
+    """How a motor ran before, and which figures of a run were taken away or first stated since the sheet was opened, as
+    the sheet has them.
+    """
+
+    baseline: Baseline | None = None
+    first_run: Baseline | None = None
+    gone: tuple[Gone, ...] = ()
+    stated_here: frozenset[str] = frozenset()
+
+
+NO_RUNS = RunsBefore()
+
+
+def runs_before(conn: Connection, row: SheetRow) -> RunsBefore:
+    """Return what earlier visits, and acts since, say of the runs of a motor."""
+    gone, here = _figures(conn, row)
+    baseline = _ran(conn, row, first=False)
+    return RunsBefore(baseline, None if baseline is not None else _ran(conn, row, first=True), gone, here)
+
+
+def _figures(conn: Connection, row: SheetRow) -> tuple[tuple[Gone, ...], frozenset[str]]:
+    """Return the figures of a run that were taken away without another confirming it, and those first stated since the
+    sheet was opened; one that was both is neither.
+    """
+    names = {f.name: f for f in OF_RUN}
+    taken: dict[str, moved.FigureMoved] = {}
+    here: set[str] = set()
+    for m in moved.list_stated_or_taken(conn, motors.fetch_motor(conn, row.motor_id), names):
+        if m.after is not None:
+            taken.pop(m.name, None)
+            here |= {m.name} if m.at >= row.at else set()
+        elif m.name not in here and not m.confirmed:  # one that was stated at this visit is not missed
+            taken[m.name] = m
+        here -= {m.name} if m.after is None else set()
+    alone = len([m for m in access.list_members(conn) if m.may_write]) < _TWO if taken else False
+    gone = tuple(
+        Gone(
+            words=f"{names[m.name].label.lower()} {m.before} {next(iter(UNITS[names[m.name].dimension]))}",
+            person=m.person,
+            alone=alone,
+        )
+        for m in taken.values()
+    )
+    return gone, frozenset(here)
+
+
+def _ran(conn: Connection, row: SheetRow, *, first: bool) -> Baseline | None:
+    """Return how a motor ran after its last good repair, None where no sheet before this one tells that; the `first`
+    run is one that had no figure to compare with.
+    """
+    good = sheets.last_certificate(conn, row.motor_id, row.number, first=first)
+    told = good.signed.get("told") if good is not None else None
+    ran = told.get("ran") if isinstance(told, dict) else None
+    if good is None or not isinstance(ran, dict):
+        return None
+    return Baseline(sheet=good.number, **{f.name: ran[f.name] for f in fields(Baseline) if f.name in ran})

@@ -1,0 +1,67 @@
+"""Figures and shares as forms take them: what is sent as it was shown stays; per cent is meant where it is typed."""
+
+import re
+
+import pytest
+from starlette.testclient import TestClient
+
+from at_work import at_work
+from conftest import Shop
+from norvash.core.motor.figure_fields import NEW_MM, RUN_IN_SHARE
+from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST_NOISE
+from norvash.store import motors
+from norvash.work.loading import load
+from pages import act_id
+
+
+def send(client: TestClient, motor: str, **changed: str) -> tuple[int, str]:
+    """Send the form of a motor's figures as it stands, with some of them changed."""
+    page = client.get(f"/motors/{motor}/figures").text
+    stands = dict(re.findall(r'<input[^>]*?name="([a-z_0-9]+)"[^>]*?value="([^"]*)"', page, re.DOTALL))
+    stands.pop("conditions")  # boxes, none of them ticked
+    answer = client.post(f"/motors/{motor}/figures", data={**stands, "act_id": act_id(page), **changed})
+    return answer.status_code, answer.text
+
+
+def test_a_figure_that_is_sent_as_it_was_shown_keeps_all_its_digits(client: TestClient, shop: Shop) -> None:
+    motor = shop.motor(figures={"new_mm": '31/64"', "limit_mm": "5"})
+    assert send(client, motor, bars="24")[0] == 200
+    assert motors.motor_figures(shop.conn, motor) == {"new_mm": 12.303125, "limit_mm": 5.0, "bars": 24.0}
+    assert send(client, motor, new_mm="12.3")[0] == 200
+    assert NEW_MM.of(load(shop.conn, motor).figures) == 12.3
+
+
+@pytest.mark.parametrize(("typed", "share"), [("50", 0.5), ("50 %", 0.5), ("1.6", 0.016), ("1", None), ("0.5", None)])
+def test_a_share_among_the_figures_is_typed_in_per_cent(
+    client: TestClient, shop: Shop, typed: str, share: float | None
+) -> None:
+    motor = shop.motor()
+    status, page = send(client, motor, run_in_share=typed)
+    kept = RUN_IN_SHARE.of(load(shop.conn, motor).figures)
+    if share is None or share < 0.02:  # under what it can be
+        assert (status, kept) == (422, None)
+        assert share is not None or f"Is “{typed}” meant as {typed} % or as" in page
+        assert f'value="{typed}' in page
+    else:
+        assert (status, kept) == (200, share)
+        assert send(client, motor, bars="24")[0] == 200  # sent as it was shown: nobody asks
+
+
+def test_an_entry_in_per_cent_takes_its_number_and_asks_where_it_could_be_a_share(
+    client: TestClient, shop: Shop
+) -> None:
+    work = at_work(shop, "industrial", "rated_v=220")
+    sheet = work.bench.id
+    at = {"field": "bar-test-noise", "stage": "commutator", "replaces": ""}
+    asked = client.post(f"/sheets/{sheet}/entries", data={"act_id": "share-once", **at, "value": "0.5"})
+    assert "Is “0.5” meant as 0.5 % or as 50 %?" in asked.text
+    assert 'value="0.5"' in asked.text
+    assert client.post(f"/sheets/{sheet}/entries", data={"act_id": "share-two", **at, "value": "2"}).status_code == 200
+    given = BAR_TEST_NOISE.given(work.bench.page.sheet)
+    assert given is not None
+    assert (given.number, given.typed) == (0.02, "2 %")
+    told = {"field": "bar-test-noise", "replaces": given.id}
+    refused = client.post(f"/api/v1/sheets/{sheet}/entries", json={"act_id": "share-much", **told, "value": "85"})
+    kept = client.post(f"/api/v1/sheets/{sheet}/entries", json={"act_id": "share-less", **told, "value": "0.05"})
+    assert (refused.status_code, kept.status_code) == (422, 200)
+    assert BAR_TEST_NOISE.of(work.bench.page.sheet) == 0.05
