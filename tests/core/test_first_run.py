@@ -72,6 +72,13 @@ RUNS: dict[str, tuple[Facts, dict[str, Any], dict[str, Any], str]] = {
     "nobody said that its plate gives none": (MIXER, HELD, {"plate_none": None}, "say “plate read: none given”"),
     "no rest between": (MIXER, HELD, {"run_rest": (0.0, 9.9)}, "2, rest 10, and 2 again"),
     "a spell too short": (MIXER, HELD, {"run_min": (2.0, 1.9)}, "2, rest 10, and 2 again"),
+    "a spell at too few volts": (MIXER, HELD, {"run_v": (115.0, 230.0)}, "2, rest 10, and 2 again"),
+    "bare, and nothing says its volts": (
+        facts("tool", construction="universal"),
+        HELD,
+        {"run_where": "bare", "run_v": (24.0, 24.0)},
+        "the volts of its plate, or its safe voltage",
+    ),
     "once only": (MIXER, HELD, {"run_min": (2.0,), "run_rest": None}, "2, rest 10, and 2 again"),
     "one that may run on": (facts("appliance", rated_v=230.0, short_duty="no"), HELD, {}, "minutes that it ran: 15, or its case within 2 K"),
     "short duty, its time stated": (facts("appliance", rated_v=230.0, duty_min=5.0), HELD, {"run_min": (5.0,)}, ""),

@@ -19,6 +19,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.before.drops import rated_of
 from norvash.core.sheet.judging.prove.heat import steady
 from norvash.core.sheet.judging.prove.points import Point, judged_at, points_of
+from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
 from norvash.core.sheet.judging.prove.since import read_since
 from norvash.core.sheet.measured import Measured, by_rule, told
 from norvash.core.sheet.sheet import Baseline, Gone, Sheet
@@ -88,8 +89,11 @@ def _said_anew(sheet: Sheet, gone: Gone) -> bool:
 
 
 def _lacks_minutes(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterator[str]:
+    """Yield that it did not run long enough; only what it ran at its volts counts."""
     runs, least = spells(sheet.facts, rules)
-    long = [p for p in points if p.minutes is not None and not under(p.minutes, least)]
+    top = max((p.volts for p in points if p.volts is not None), default=0.0)
+    at_volts = [p for p in points if not top or (p.volts is not None and not under(p.volts, rules["run.volts"] * top))]
+    long = [p for p in at_volts if p.minutes is not None and not under(p.minutes, least)]
     stated = DUTY_MIN.stated(sheet.facts.figures) is not None
     if runs == 1:
         if not (long or (not stated and steady(sheet, rules))):
@@ -127,7 +131,11 @@ def safe_lacks(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> It
     if any(p.volts is None or p.amps is None or p.rpm is None or p.sparks is None for p in points if p.measured):
         yield "volts, current, r/min and sparks at every step, as it runs away without load"
         return
-    most = unloaded_most(sheet.facts, rules, speed_read=True)
+    try:
+        most = unloaded_most(sheet.facts, rules, speed_read=True, shown=safe_by_runs(sheet, rules))
+    except LookupError:
+        yield "the volts of its plate, or its safe voltage"
+        return
     volts = max((p.volts for p in points if p.volts is not None), default=0.0)
     if most is not None and under(volts, rules["run.volts"] * most.volts):
         yield f"its safe volts: {most.words}, and it had {volts:g} V"
