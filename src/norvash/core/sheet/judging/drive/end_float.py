@@ -4,11 +4,10 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from norvash.core.bearings.fitting import shim_mm
-from norvash.core.edges import over, under
+from norvash.core.edges import over
 from norvash.core.motor.figure_fields import BEARING_AT, END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import BEARINGS
-from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.measured import Derived, Measured, by_rule, judged, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.drive.bearings import BEARING_FEEL, BEARING_NUMBER, BUSH_BORE, BUSH_STATE, JOURNAL
@@ -32,21 +31,8 @@ def end_float_told(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     if high is None:
         yield _by_usual(sheet, play, rules)
         return
-    shim = shim_mm(play, low, high)
     band = f"end float {play:.2f} mm, {low:g} to {high:g} mm allowed"
-    off = replace(FLOAT_OUT.saying(f"{band}: {_does(shim)}"), stops_carried=over(play, 2 * high))
-    yield judged(
-        END_FLOAT,
-        f"{band}: {_asks(shim)}",
-        value=play,
-        unit="mm",
-        low=low,
-        high=high,
-        basis="maker",
-        derived=(Derived("shim", shim, "mm"),) if shim else (),
-        off=off if shim else None,
-        rests_on=("end_float_low_mm", "end_float_high_mm"),
-    )
+    yield _held(play, (low, high), band, "maker", ("end_float_low_mm", "end_float_high_mm"))
 
 
 def runs_in(sheet: Sheet) -> str:
@@ -73,9 +59,18 @@ def _by_usual(sheet: Sheet, play: float, rules: MotorRules) -> Measured:
         return value_of(END_FLOAT, words, "not judged", value=play, unit="mm")
     words, *ids = _USUAL[kind]
     low, high = (rules[i] for i in ids)
-    shim = shim_mm(play, low, high)
     band = f"end float {play:.2f} mm, {low:g} to {high:g} mm is usual for {words}"
-    off = replace(FLOAT_OUT.saying(f"{band}: {_does(shim)}"), stops_carried=over(play, 2 * high))
+    rests_on = (*ids, "float.plan", "float.change", "bearing_drive", "bearing_other")
+    return _held(play, (low, high), band, by_rule(rules, *ids), rests_on, grade=_grade(play, high, rules))
+
+
+def _held(
+    play: float, held: tuple[float, float], band: str, basis: str, rests_on: tuple[str, ...], *, grade: Grade = "plan"
+) -> Measured:
+    """Return the end float held against a band, with the shim that brings it to the middle. Units: [mm]"""
+    low, high = held
+    shim = shim_mm(play, low, high)
+    off = replace(FLOAT_OUT.saying(f"{band}: {_does(shim)}"), grade=grade, stops_carried=over(play, 2 * high))
     return judged(
         END_FLOAT,
         f"{band}: {_asks(shim)}",
@@ -83,20 +78,17 @@ def _by_usual(sheet: Sheet, play: float, rules: MotorRules) -> Measured:
         unit="mm",
         low=low,
         high=high,
-        basis=by_rule(rules, *ids),
+        basis=basis,
         derived=(Derived("shim", shim, "mm"),) if shim else (),
-        off=_graded(off, play, high, rules) if over(play, high) or under(play, low) else None,
-        rests_on=(*ids, "float.plan", "float.change", "bearing_drive", "bearing_other"),
+        off=off if shim else None,
+        rests_on=rests_on,
     )
 
 
-def _graded(off: Finding, play: float, high: float, rules: MotorRules) -> Finding:
-    grade: Grade = "watch"
+def _grade(play: float, high: float, rules: MotorRules) -> Grade:
     if over(play, rules["float.change"] * high):
-        grade = "change"
-    elif over(play, rules["float.plan"] * high):
-        grade = "plan"
-    return replace(off, grade=grade)
+        return "change"
+    return "plan" if over(play, rules["float.plan"] * high) else "watch"
 
 
 def _does(shim: float) -> str:

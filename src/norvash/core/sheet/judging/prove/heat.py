@@ -65,10 +65,9 @@ def _ran_long(points: Sequence[Point], rules: MotorRules) -> bool:
 
 
 def _by_usual(rise: float, rules: MotorRules) -> Measured:
-    ids: tuple[tuple[str, Grade], ...] = (("case.stop", "stop"), ("case.change", "change"), ("case.plan", "plan"))
     most = rules["case.plan"]
     words = f"{rise:g} K over the air, up to {most:g} K is usual"
-    grade = next((grade for rule, grade in ids if over(rise, rules[rule])), None)
+    grade = _grade(rise, rules)
     off = replace(RUN_HOT.saying(f"hotter than usual: {words}"), grade=grade) if grade is not None else None
     rests_on = ("case.minutes", "case.plan", "case.change", "case.stop", "run.first-steady")
     basis = by_rule(rules, "case.plan", "case.change", "case.stop")
@@ -77,14 +76,22 @@ def _by_usual(rise: float, rules: MotorRules) -> Measured:
     )
 
 
+def _grade(rise: float, rules: MotorRules) -> Grade | None:
+    if over(rise, rules["case.stop"]):
+        return "stop"
+    if over(rise, rules["case.change"]):
+        return "change"
+    return "plan" if over(rise, rules["case.plan"]) else None
+
+
 def touched_told(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     """Yield how hot a handle or what else is touched gets. Source: rules touch.metal, touch.other"""
     hot = TOUCHED_C.of(sheet)
     if hot is None:
         return
-    rule = "touch.metal" if TOUCHED.of(sheet) == "metal" else "touch.other"
-    most = rules[rule]
-    of = "metal" if rule == "touch.metal" else "what is no metal"
+    metal = TOUCHED.of(sheet) == "metal"
+    rule, most = ("touch.metal", rules["touch.metal"]) if metal else ("touch.other", rules["touch.other"])
+    of = "metal" if metal else "what is no metal"
     words = f"{hot:g} °C where it is touched, at most {most:g} °C of {of}"
     if not TOUCHED.of(sheet) and over(hot, rules["touch.metal"]) and not over(hot, most):
         yield unsure(f"{hot:g} °C where it is touched: say whether that is metal.", value=hot, unit="°C")
