@@ -405,3 +405,14 @@ def test_an_open_address_needs_a_name_that_is_allowed(host: str, names: tuple[st
     else:
         with pytest.raises(InputError):
             check_allowed(host, names)
+
+
+def test_a_look_asks_whether_it_is_made_safe_before_it_leads_anywhere_else(client: TestClient, shop: Shop) -> None:
+    motor = shop.motor()
+    begun = {"sheet_kind": "quick", "counter": "120", "kind": "check"}
+    asked = client.post(f"/motors/{motor}/sheets", data={"act_id": "begins-a-look", **begun})
+    assert (asked.status_code, "Nobody has said that it is made safe." in asked.text) == (422, True)
+    assert 'value="120"' in asked.text
+    assert shop.conn.execute("select count(*) from sheet").fetchone()[0] == 0
+    first = client.post(f"/motors/{motor}/sheets", data={"act_id": "begins-a-look", **begun, "first": "safe"})
+    assert first.url.path.endswith("/safe")

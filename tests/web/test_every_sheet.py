@@ -2,7 +2,9 @@
 method.
 """
 
+import re
 import shutil
+from collections import Counter
 from collections.abc import Iterator
 from datetime import datetime, time, timedelta
 from itertools import product
@@ -102,6 +104,8 @@ def missing(client: TestClient, shop: Shop, sheet_id: str) -> dict[str, object]:
         if answer.status_code != 200:
             found[stage.id] = answer.status_code
             continue
+        ids = Counter(re.findall(r'\sid="([^"]+)"', answer.text))
+        found |= {f"{stage.id}: id {i}": "more than once" for i, n in ids.items() if n > 1}
         for field in stage.offered(context.facts, context.rules):
             shown = walked.get(stage.id) or answer.text
             if isinstance(field, Off):  # each stack has its own view

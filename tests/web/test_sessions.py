@@ -83,7 +83,7 @@ def test_whoever_opened_a_sheet_or_a_lead_signs_it(client: TestClient, db: Path,
         colleague(client, other)
         page = client.post("/people", data={"act_id": "add-maud-now", "name": "Maud Celliers", "role": "technician"})
         third.post("/who/code", data={"code": code_on(page.text), "password": "spring and clip"})
-        opened = {"act_id": "bram-opens-it", "sheet_kind": "quick", "counter": "120"}
+        opened = {"act_id": "bram-opens-it", "sheet_kind": "quick", "counter": "120", "first": "safe"}
         sheet = other.post(f"/motors/{motor}/sheets", data=opened).url.path.rsplit("/", 1)[0]
         refused = third.post(f"{sheet}/sign", data={**signing, "act_id": "maud-signs-it"})
         assert (refused.status_code, "for a lead" in refused.text) == (403, True)
@@ -97,7 +97,7 @@ def test_a_shop_may_ask_for_the_pin_at_each_signature(client: TestClient, shop: 
     motor = shop.motor(brushes="2")
     lead(client)
     client.post("/people/pin", data={"asks": "yes"})
-    opened = {"act_id": "ines-opens-it", "sheet_kind": "quick", "counter": "120"}
+    opened = {"act_id": "ines-opens-it", "sheet_kind": "quick", "counter": "120", "first": "safe"}
     sheet = client.post(f"/motors/{motor}/sheets", data=opened).url.path.rsplit("/", 1)[0]
     signing = {"service": "1", "why": "looked at"}
     without = client.post(f"{sheet}/sign", data={**signing, "act_id": "signs-without"})

@@ -65,14 +65,15 @@ def bar_map(drawn: Mapped, width: float) -> Drawing:
     pitch = min((width - 2 * _LEFT) / most, _WIDEST)
     over = _BRACKET_H if drawn.answering else 0.0
     lane = _LANE_H if drawn.deviations else 0.0
-    made: list[Element] = [_symbols(drawn)]
+    of = "" if drawn.paint else f"{width:g}-"  # a page may hold the same map twice, in two widths
+    made: list[Element] = [_symbols(drawn, of)]
     if lane:
         made.append(label("text-soft", _LEFT, 10.0, f"readings from bar to bar; band ± {drawn.band:.0%}"))
     for row in range(rows):
         top = 14.0 + row * step + lane + over
         first, last = ceil(row * drawn.bars / rows), ceil((row + 1) * drawn.bars / rows) - 1
         at = [(bar, _LEFT + (bar - 1 - row * drawn.bars / rows) * pitch) for bar in range(first + 1, last + 2)]
-        made += _row(drawn, at, pitch, top)
+        made += _row(drawn, at, pitch, top, of)
         if lane:
             made += _lane(drawn, at, pitch, top - over)
     return replace(bar_map_place(drawn, width), elements=tuple(made), interactive=drawn.paint)
@@ -118,12 +119,12 @@ def _run(first: int, last: int) -> str:
     return f"{first}" if first == last else f"{first}–{last}"
 
 
-def _row(drawn: Mapped, at: list[tuple[int, float]], pitch: float, top: float) -> list[Element]:
+def _row(drawn: Mapped, at: list[tuple[int, float]], pitch: float, top: float, of: str) -> list[Element]:
     gap = max(pitch * 0.09, 0.8)
     wide, made = pitch - gap, list[Element]()
     sized = (("y", top), ("width", wide), ("height", _BAR_H))
     for bar, x in at:
-        mark = ("href", f"#bar-{_name(drawn.shown.get(bar, _BARE))}")
+        mark = ("href", f"#bar-{of}{_name(drawn.shown.get(bar, _BARE))}")
         made.append(Element("use", "", (mark, ("x", x), *sized, ("data-bar", bar if drawn.paint else None))))
     made += _signs(drawn, at, pitch, gap, top) + _electric(drawn, at, pitch, gap, top)
     every = _numbered_every(pitch, len(str(at[-1][0])))
@@ -204,27 +205,27 @@ def _name(shown: frozenset[str]) -> str:
 
 
 @cache
-def _symbol(name: str) -> Element:
+def _symbol(name: str, of: str) -> Element:
     """Return a bar with its conditions; a name like +burnt is the mark alone, to be laid on a bar while it is
-    painted.
+    painted. It is the symbol `of` its drawing.
     """
     parts = [part for c in name.lstrip("+").split("_") for part in _GLYPHS.get(c, ())]
     copper = [] if name.startswith("+") else [el("rect", "copper", x=0, y=0, width=10, height=44)]
     return el(
         "symbol",
         children=[*copper, *parts],
-        id=f"bar-{name}",
+        id=f"bar-{of}{name}",
         viewBox="0 0 10 44",
         preserveAspectRatio="none",
         overflow="visible",
     )
 
 
-def _symbols(drawn: Mapped) -> Element:
+def _symbols(drawn: Mapped, of: str) -> Element:
     """Return the bars that the drawing uses; one to paint on brings a plain bar and every single mark too."""
     names = {_name(drawn.shown.get(b, _BARE)) for b in range(1, drawn.bars + 1)}
     names |= {"plain", *(f"+{c}" for c in _GLYPHS)} if drawn.paint else set()
-    return el("defs", children=[_symbol(name) for name in sorted(names)])
+    return el("defs", children=[_symbol(name, of) for name in sorted(names)])
 
 
 def _film(ink: str) -> Element:

@@ -188,7 +188,7 @@ class FigureMoved:
     confirmed: bool
 
 
-def list_stated_or_taken(conn: Connection, motor: Motor, names: Iterable[str]) -> list[FigureMoved]:
+def list_stated_or_taken(conn: Connection, motor_id: str, names: Iterable[str]) -> list[FigureMoved]:
     """Return every time that one of these figures of a motor or its type was stated where nothing stood, or taken away,
     in order.
     """
@@ -198,12 +198,12 @@ def list_stated_or_taken(conn: Connection, motor: Motor, names: Iterable[str]) -
                   exists (select 1 from moved m where m.name = n.value and m.after_json = 'null'
                           and m.confirmed_act_id is not null
                           and (m.scope = 'motor' and m.scope_id = :motor
-                               or m.scope = 'type' and m.scope_id = :type)) as confirmed
-           from act a join person p on p.id = a.person_id, json_each(:names) n
-           where (a.job = 'change figures' and a.motor_id = :motor or a.job = 'save a type' and a.result_id = :type)
+                               or m.scope = 'type' and m.scope_id = o.type_id)) as confirmed
+           from act a join person p on p.id = a.person_id, json_each(:names) n join motor o on o.id = :motor
+           where (a.job = 'change figures' and a.motor_id = :motor or a.job = 'save a type' and a.result_id = o.type_id)
              and (was is null) <> (now is null)
            order by a.seq""",
-        {"names": json.dumps([*names]), "motor": motor.id, "type": motor.type_id},
+        {"names": json.dumps([*names]), "motor": motor_id},
     )
     return [
         FigureMoved(

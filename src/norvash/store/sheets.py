@@ -164,21 +164,21 @@ def has_signed(conn: Connection, motor_id: str) -> bool:
     return row is not None
 
 
-def last_certificate(conn: Connection, motor_id: str, before: int, *, first: bool = False) -> SheetRow | None:
-    """Return the newest sheet before a number that was signed as a certificate after a run, None without one; of those
-    whose run had no figure to compare with the `first` ones, else the others.
+def last_certificates(conn: Connection, motor_id: str, before: int) -> tuple[SheetRow, ...]:
+    """Return the newest sheet before a number that was signed as a certificate after a run, and the newest whose run
+    had no figure to compare with.
 
     What it measured is compared with also where it came from a file: a history that moves is judged as where it was.
     """
-    row = conn.execute(
-        f"""{_SHEET} where s.motor_id = :id and s.number < :before and s.signed_at is not null
-            and json_extract(s.signed_json, '$.signed_as') = 'certificate'
-            and json_extract(s.signed_json, '$.told.ran.how') is not null
-            and coalesce(json_extract(s.signed_json, '$.told.ran.first'), 0) = :first
-            order by s.number desc limit 1""",
-        {"id": motor_id, "before": before, "first": int(first)},
-    ).fetchone()
-    return _sheet(row) if row else None
+    rows = conn.execute(
+        f"""{_SHEET} where s.motor_id = :id and s.number in (
+                select max(c.number) from sheet c where c.motor_id = :id and c.number < :before
+                and c.signed_at is not null and json_extract(c.signed_json, '$.signed_as') = 'certificate'
+                and json_extract(c.signed_json, '$.told.ran.how') is not null
+                group by coalesce(json_extract(c.signed_json, '$.told.ran.first'), 0))""",
+        {"id": motor_id, "before": before},
+    )
+    return tuple(_sheet(r) for r in rows)
 
 
 def sign_sheet(conn: Connection, row: SheetRow) -> None:

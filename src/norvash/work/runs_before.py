@@ -1,12 +1,14 @@
 """How a motor ran before: after its last good repair, at a first run; and what was stated of it since."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass, fields
+from typing import Any
 
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.sheet import Baseline, Gone
 from norvash.core.sheet.stages.prove.unstated import OF_RUN
 from norvash.core.text.quantities import UNITS
-from norvash.store import access, motors, moved, sheets
+from norvash.store import access, moved, sheets
 from norvash.store.database import Connection
 
 _TWO = 2
@@ -30,8 +32,12 @@ NO_RUNS = RunsBefore()
 def runs_before(conn: Connection, row: SheetRow) -> RunsBefore:
     """Return what earlier visits, and acts since, say of the runs of a motor."""
     gone, here = _figures(conn, row)
-    baseline = _ran(conn, row, first=False)
-    return RunsBefore(baseline, None if baseline is not None else _ran(conn, row, first=True), gone, here)
+    ran = [(s.number, _ran(s)) for s in sheets.last_certificates(conn, row.motor_id, row.number)]
+    baseline, first = (
+        next((_as_baseline(n, told) for n, told in ran if bool(told.get("first")) is without), None)
+        for without in (False, True)
+    )
+    return RunsBefore(baseline, first if baseline is None else None, gone, here)
 
 
 def _figures(conn: Connection, row: SheetRow) -> tuple[tuple[Gone, ...], frozenset[str]]:
@@ -41,7 +47,7 @@ def _figures(conn: Connection, row: SheetRow) -> tuple[tuple[Gone, ...], frozens
     names = {f.name: f for f in OF_RUN}
     taken: dict[str, moved.FigureMoved] = {}
     here: set[str] = set()
-    for m in moved.list_stated_or_taken(conn, motors.fetch_motor(conn, row.motor_id), names):
+    for m in moved.list_stated_or_taken(conn, row.motor_id, names):
         if m.after is not None:
             taken.pop(m.name, None)
             here |= {m.name} if m.at >= row.at else set()
@@ -60,13 +66,11 @@ def _figures(conn: Connection, row: SheetRow) -> tuple[tuple[Gone, ...], frozens
     return gone, frozenset(here)
 
 
-def _ran(conn: Connection, row: SheetRow, *, first: bool) -> Baseline | None:
-    """Return how a motor ran after its last good repair, None where no sheet before this one tells that; the `first`
-    run is one that had no figure to compare with.
-    """
-    good = sheets.last_certificate(conn, row.motor_id, row.number, first=first)
-    told = good.signed.get("told") if good is not None else None
+def _ran(sheet: SheetRow) -> Mapping[str, Any]:
+    told = sheet.signed.get("told")
     ran = told.get("ran") if isinstance(told, dict) else None
-    if good is None or not isinstance(ran, dict):
-        return None
-    return Baseline(sheet=good.number, **{f.name: ran[f.name] for f in fields(Baseline) if f.name in ran})
+    return ran if isinstance(ran, dict) else {}
+
+
+def _as_baseline(number: int, ran: Mapping[str, Any]) -> Baseline:
+    return Baseline(sheet=number, **{f.name: ran[f.name] for f in fields(Baseline) if f.name in ran})

@@ -54,7 +54,7 @@ def enter(
     def prepare(now: Act, seeing: Seeing = seeing) -> Saying:
         context = load(conn, unsigned(conn, sheet_id).motor_id)
         sheet = sheet_of(conn, context, sheet_id)
-        field = _field(field_id, place, context, taken_back=not text.strip())
+        field = _field(field_id, place, context, taken_back=not text.strip(), later=comes_later(now))
         refuse_by_hand(now, field)
         again = seeing.answer in (AGAIN, "left")
         person = people.fetch_person(conn, now.person_id).name
@@ -156,20 +156,23 @@ def kept_field(field_id: str) -> Field:
     return field
 
 
-def _field(field_id: str, place: int, context: Context, *, taken_back: bool) -> Field:
+def _field(field_id: str, place: int, context: Context, *, taken_back: bool, later: bool) -> Field:
+    """Return the field of an entry; one that is not asked of this motor is taken where it comes `later`, of what was
+    done before it was sent: it is kept, and named so.
+    """
     field = field_of(field_id)
     there = any(spot[:2] == (field_id, place) for spot in context.written)
     unknown = field is not None and taken_back and not there and names_nothing(field)
     if field is None or field is SAFE.confirmed or unknown:
         raise NotFound(f"A sheet has no “{field_id[:60]}”.", "Enter it on the sheet's page.", "field")
-    if not field.is_offered(context.facts, context.rules) and not taken_back:
+    if not (field.is_offered(context.facts, context.rules) or taken_back or later):
         raise InputError(
             field.why_not(context.facts, context.rules) or f"“{field.label}” is not offered for this motor.",
             "Its class and figures decide what is asked for.",
             "value",
         )
     gate = next((g for g in GATES.values() if g.named(field.id) is not None), None)
-    if gate is not None and not taken_back and not gate.asks(field.id, context.facts, context.rules):
+    if gate is not None and not (taken_back or later) and not gate.asks(field.id, context.facts, context.rules):
         raise InputError(
             f"This step of “{gate.words}” is not asked of this motor.", "Tick those that are shown.", "value"
         )

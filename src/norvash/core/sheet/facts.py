@@ -226,10 +226,11 @@ class Facts:
     @property
     def capacitors(self) -> bool:
         """Tell whether there are capacitors in its circuit: in appliances, traction and driven machines until told
-        otherwise.
+        otherwise, but not with magnets at a low voltage.
         """
-        said = CAPACITORS.of(self.figures)
-        return said == "yes" or (not said and self.motor_class in ("appliance", "traction", "industrial"))
+        said, small = CAPACITORS.of(self.figures), self.magnets and self.low_voltage
+        usual = self.motor_class in ("appliance", "traction", "industrial") and not small
+        return said == "yes" or (not said and usual)
 
     @property
     def taps(self) -> tuple[float, ...]:

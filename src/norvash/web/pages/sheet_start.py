@@ -6,7 +6,8 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.sheet.stages.gates import COMPETENT, METHODS, SAFE, usual_method
-from norvash.errors import NorvashError
+from norvash.core.sheet.stages.safe import STAGE as SAFE_STAGE
+from norvash.errors import InputError, NorvashError
 from norvash.exchange.said.sheet import Open
 from norvash.exchange.said.told import At, Seen
 from norvash.web.answers import errors_of, go_to, page, status_of
@@ -63,6 +64,10 @@ def start(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, ty
         return go_to(f"/motors/{motor_id}/notes?counter={quote(typed.get('counter', '')[:40])}")
     kinds = {"kind": typed.get("sheet_kind", "quick"), "round": typed.get("kind", "check")}
     try:
+        if kinds["kind"] == "quick" and not (typed.get("safe") or typed.get("first") == SAFE_STAGE.id):
+            raise InputError(
+                "Nobody has said that it is made safe.", "Tick it where it is so, or begin with making it safe.", "safe"
+            )
         entry = Open.of(typed, **kinds, safe=bool(typed.get("safe")))
         sheet_id = entry.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     except NorvashError as error:

@@ -36,10 +36,18 @@ def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list
         last = left or found
         if field is None or last is None or not last.typed:
             continue
-        what = f"{acts.get(field_id) or field_words(field)}{place_words(field, place, labels)}"
+        what = f"{acts.get(field_id) or field_words(field)}{place_words(field, place, labels)}{_asked(shown, field)}"
         line = Written(what, _said(field, found), _said(field, left), last, field.sighted)
         made.setdefault(stage_of(field_id), []).append(line)
     return [*((s.words, made[s]) for s in STAGES if s in made), *(_no_more_asked(shown) if only is None else ())]
+
+
+def _asked(shown: SheetPage, field: Field) -> str:
+    """Return that a field is not asked of this motor any more, empty where it is."""
+    facts, rules = shown.context.facts, shown.context.rules
+    gate = next((g for g in GATES.values() if g.named(field.id) is not None), None)
+    asked = field.is_offered(facts, rules) if gate is None else gate.asks(field.id, facts, rules)
+    return "" if asked else " (not asked any more)"
 
 
 def _no_more_asked(shown: SheetPage) -> list[tuple[str, list[Written]]]:

@@ -30,6 +30,11 @@ def _is_starter(facts: Facts) -> bool:
     return facts.motor_class == "starter"
 
 
+def _may_shock(facts: Facts) -> bool:
+    """Tell whether it matters how a motor protects against shock: not where its volts hurt nobody, or are said to."""
+    return not facts.low_voltage or bool(facts.protection)
+
+
 def _turns_something(facts: Facts) -> bool:
     """Tell whether what it turns can hurt while it is proven; of a hand tool blade and bit are off already."""
     return facts.motor_class not in ("tool", "generator")
@@ -62,8 +67,9 @@ STAGE = Stage(
     gate=POWER,
     schools=("school.test",),
     proves=True,
-    asks=(PROTECTION, CONSTRUCTION, RATED_V, RATED_A, RATED_RPM, PERMITTED_RPM, SAFE_NOLOAD_V, NOLOAD_A_MOST),
+    asks=(CONSTRUCTION, RATED_V, RATED_A, RATED_RPM, PERMITTED_RPM, SAFE_NOLOAD_V, NOLOAD_A_MOST),
     asks_some=(
+        (_may_shock, (PROTECTION,)),
         (_is_starter, (NOLOAD_RPM_LEAST,)),
         (proves_field, (FIELD_LEADS, FIELD_A, FIELD_OHM)),
         (_turns_something, (IT_TURNS,)),
