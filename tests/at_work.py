@@ -63,8 +63,8 @@ class Work:
         return " ".join(s.words for s in judge_run(page.sheet, page.context.rules).said)
 
 
-def at_work(shop: Shop, motor_class: str, figures: str, lengths: str = "20.6 20.4") -> Work:
-    motor = shop.motor(motor_class=motor_class, figures=figures_of(figures))
+def at_work(shop: Shop, motor_class: str, figures: str, lengths: str = "20.6 20.4", **more: str) -> Work:
+    motor = shop.motor(motor_class=motor_class, figures=figures_of(figures), **more)
     work = Work(shop, Bench(shop, motor)).safe()
     work.bench.measure(*lengths.split())
     return work

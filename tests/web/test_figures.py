@@ -8,6 +8,7 @@ from starlette.testclient import TestClient
 from at_work import at_work
 from conftest import Shop
 from norvash.core.motor.figure_fields import NEW_MM, RUN_IN_SHARE
+from norvash.core.sheet.stages.brushes.springs import SPRING_FORCE
 from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST_NOISE
 from norvash.store import motors
 from norvash.work.loading import load
@@ -65,3 +66,32 @@ def test_an_entry_in_per_cent_takes_its_number_and_asks_where_it_could_be_a_shar
     kept = client.post(f"/api/v1/sheets/{sheet}/entries", json={"act_id": "share-less", **told, "value": "0.05"})
     assert (refused.status_code, kept.status_code) == (422, 200)
     assert BAR_TEST_NOISE.of(work.bench.page.sheet) == 0.05
+
+
+def test_a_line_of_values_goes_to_this_place_and_the_next(client: TestClient, shop: Shop) -> None:
+    work = at_work(shop, "tool", "rated_v=230")
+    at, many = f"/sheets/{work.bench.id}/entries", {"field": "force", "stage": "brushes", "position": "1"}
+
+    def send_line(act: str, value: str, place: str = "1") -> str:
+        return client.post(at, data={"act_id": act, **many, "place": place, "value": value}).text
+
+    def forces() -> dict[int, float | None]:
+        sheet = work.bench.page.sheet
+        return {n: SPRING_FORCE.of(sheet, n) for n in SPRING_FORCE.places(sheet)}
+
+    assert "3 values, and 2 places from here on." in send_line("three-forces", "8.1; 8.2; 8.3")
+    assert forces() == {}
+    refused = send_line("one-is-wrong", "8.1; eight")
+    assert "cannot be read as a number" in refused
+    assert forces() == {1: 8.1}
+    assert 'value="eight"' in refused
+    send_line("the-second-one", "8.2", "2")
+    assert "Something stands at" in send_line("over-the-second", "8.4; 8.5")
+    assert forces() == {1: 8.1, 2: 8.2}
+    other = at_work(shop, "tool", "rated_v=230", tag="X-02")
+    at = f"/sheets/{other.bench.id}/entries"
+    send_line("both-at-once", "8.1; 8.2;")
+    send_line("both-at-once", "8.1; 8.2;")  # sent again: nothing twice
+    assert SPRING_FORCE.places(other.bench.page.sheet) == (1, 2)
+    assert other.bench.undo()
+    assert SPRING_FORCE.places(other.bench.page.sheet) == (1,)

@@ -8,7 +8,7 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.commutator.bars import PAINTING
 from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID, field_of
+from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.sign import STAGE as SIGN
 from norvash.core.sheet.visit.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
@@ -20,8 +20,9 @@ from norvash.store.signed import asks_pin
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
 from norvash.web.entering import check_pin
-from norvash.web.forms import as_per_cent, figures_typed, numbered, whole, with_unit
+from norvash.web.forms import figures_typed, numbered, whole, with_unit
 from norvash.web.fragments import Parts
+from norvash.web.lines_typed import enter_line
 from norvash.web.stages.hidden import Hidden
 from norvash.web.stages.page import stage_page
 from norvash.web.stages.timers import timers_shown
@@ -153,8 +154,7 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typ
     place = whole(typed.get("place", "0"))
     try:
         entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))
-        entry = entry.model_copy(update={"value": as_per_cent(field_of(entry.field), entry.value)})
-        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, _seen(typed)))
+        enter_line(conn, act_of(typed, who, now), entry, sheet_id=sheet_id, seen=_seen(typed), typed=typed)
     except NorvashError as error:
         return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
     return _back(request, conn, now, sheet_id, typed)

@@ -14,6 +14,13 @@ from norvash.core.sheet.visit.named import said_words
 from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.work.sheet_page import SheetPage
 
+_LINES = {
+    "position": "this brush and the next in a line: 8.1; 8.2",
+    "bearing": "both ends in a line: 1; 2",
+    "side": "both sides in a line: 1; 2",
+    "tap": "this one and the next in a line: 60; 90",
+}
+
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Entry:
@@ -146,6 +153,7 @@ class StageFields:
 
     def __init__(self, shown: SheetPage, stage: Stage, places: Iterable[int]) -> None:
         facts, rules, self._drawn = shown.context.facts, shown.context.rules, set[tuple[str, int]]()
+        self._line_said = False
         self._said = {e: m for e, m in shown.said_at.items() if stage.has(e[0])}
         again = [f for f in stage.again if f.is_offered(facts, rules)]
         offered = [f for f in (*stage.offered(facts, rules), *again) if not f.placed]
@@ -164,6 +172,14 @@ class StageFields:
     def saying(self, e: Entry) -> tuple[Measured, ...]:
         """Return what is said at an entry, and note that it stands there."""
         return self._said.pop((e.field.id, e.place), ())
+
+    def line_said(self, e: Entry) -> str:
+        """Return how a line of values is typed, where a value stands for one of several places; said once a page."""
+        said = _LINES.get(e.field.per, "") if isinstance(e.field, Quantity) and not e.typed else ""
+        if not said or self._line_said:
+            return ""
+        self._line_said = True
+        return said
 
     def unsaid(self) -> list[Measured]:
         """Return what was measured at this stage and stands at no entry that was drawn so far; it does then."""
