@@ -5,7 +5,7 @@ from dataclasses import replace
 
 from norvash.core.record.record import SheetRow
 from norvash.core.record.sheet import Entered
-from norvash.core.sheet.field import Field
+from norvash.core.sheet.field import Field, Tick
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.putting_off import By
 from norvash.core.sheet.sheet import Sheet
@@ -156,8 +156,13 @@ def kept_field(field_id: str) -> Field:
     return field
 
 
+def _only_said(field: Field) -> bool:
+    """Tell whether a field is a tick by which nothing is found or proven: it does no harm where it is not asked."""
+    return isinstance(field, Tick) and not (field.tells or field.proves or field.does)
+
+
 def _field(field_id: str, place: int, context: Context, *, taken_back: bool, later: bool) -> Field:
-    """Return the field of an entry; one that is not asked of this motor is taken where it comes `later`, of what was
+    """Return the field of an entry; a tick that is not asked of this motor is taken where it comes `later`, of what was
     done before it was sent: it is kept, and named so.
     """
     field = field_of(field_id)
@@ -165,7 +170,7 @@ def _field(field_id: str, place: int, context: Context, *, taken_back: bool, lat
     unknown = field is not None and taken_back and not there and names_nothing(field)
     if field is None or field is SAFE.confirmed or unknown:
         raise NotFound(f"A sheet has no “{field_id[:60]}”.", "Enter it on the sheet's page.", "field")
-    if not (field.is_offered(context.facts, context.rules) or taken_back or later):
+    if not (field.is_offered(context.facts, context.rules) or taken_back or (later and _only_said(field))):
         raise InputError(
             field.why_not(context.facts, context.rules) or f"“{field.label}” is not offered for this motor.",
             "Its class and figures decide what is asked for.",

@@ -18,6 +18,7 @@ from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.catalogue import ORDER, TASKS, field_of
 from norvash.core.sheet.stages.decide import DECISIONS, ELSEWHERE, KEPT, KEPT_WHY, OUTCOME, SLIP, answer_words
 from norvash.core.sheet.visit.named import field_words, place_words
+from norvash.core.sheet.visit.not_asked import not_asked
 from norvash.core.sheet.visit.proving import handed_over, state_words
 from norvash.core.sheet.visit.walk import look_words, looked_at, opened
 from norvash.core.text.words import use_words
@@ -80,6 +81,7 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
         "waived": waived_told(page),
         "refused": [{"words": g.typed, "person": g.person, "at": g.at.isoformat()} for g in refused_given(sheet)],
         "unmeasured": unmeasured_told(page),
+        **_not_asked(page),
         "before": [{"words": m.words, "right": m.right} for m in page.at(BEFORE)],
         "slips": [_slip(x) for x in page.found.lives if _is_slip(x)],
         "corrected": _corrected(conn, page),
@@ -90,6 +92,12 @@ def visit_told(conn: Connection, page: SheetPage) -> Plain:
             )
         ),
     }
+
+
+def _not_asked(page: SheetPage) -> Plain:
+    """Return what a file or a queue brought although it is not asked of the motor, nothing of a sheet without."""
+    kept = [field_words(f) for f in not_asked(page.sheet, page.context.rules)]
+    return {"not_asked": kept} if kept else {}
 
 
 def _is_slip(life: Life) -> bool:

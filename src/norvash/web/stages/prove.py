@@ -104,6 +104,8 @@ def _none_given(shown: SheetPage) -> list[Entry]:
     else only where there was one once; of a figure that was stated at this visit as it was read, where it comes from.
     """
     sheet, rules = shown.sheet, shown.context.rules
+    if sheet.baseline is not None and not PLATE_NONE.of(sheet):
+        return []
     if not PLATE_NONE.is_offered(sheet.facts, rules):
         run = judge_run(run_now(sheet), rules)
         typed = USUAL_FROM.of(sheet) or (run.at is not None and own_readings(sheet, run.at, rules))

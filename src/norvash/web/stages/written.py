@@ -9,6 +9,7 @@ from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
 from norvash.core.sheet.stages.gates import GATES
 from norvash.core.sheet.visit.named import field_words, place_words, said_words
+from norvash.core.sheet.visit.not_asked import is_asked
 from norvash.work.sheet_page import SheetPage
 
 
@@ -36,18 +37,12 @@ def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list
         last = left or found
         if field is None or last is None or not last.typed:
             continue
-        what = f"{acts.get(field_id) or field_words(field)}{place_words(field, place, labels)}{_asked(shown, field)}"
+        what = f"{acts.get(field_id) or field_words(field)}{place_words(field, place, labels)}"
+        if shown.row.signed_at is None and not is_asked(field, shown.sheet, shown.context.rules):
+            what += " (not asked any more)"
         line = Written(what, _said(field, found), _said(field, left), last, field.sighted)
         made.setdefault(stage_of(field_id), []).append(line)
     return [*((s.words, made[s]) for s in STAGES if s in made), *(_no_more_asked(shown) if only is None else ())]
-
-
-def _asked(shown: SheetPage, field: Field) -> str:
-    """Return that a field is not asked of this motor any more, empty where it is."""
-    facts, rules = shown.context.facts, shown.context.rules
-    gate = next((g for g in GATES.values() if g.named(field.id) is not None), None)
-    asked = field.is_offered(facts, rules) if gate is None else gate.asks(field.id, facts, rules)
-    return "" if asked else " (not asked any more)"
 
 
 def _no_more_asked(shown: SheetPage) -> list[tuple[str, list[Written]]]:
