@@ -9,6 +9,7 @@ from itertools import count
 import pytest
 from starlette.testclient import TestClient
 
+from at_work import at_work
 from conftest import Shop
 from norvash.store import entries
 from norvash.work.opening import open_sheet
@@ -176,3 +177,13 @@ def test_the_list_of_sums_shows_what_each_draws(client: TestClient) -> None:
     drawn = re.findall(r'src="(/sums/[^"]+)"', client.get("/sums").text)
     assert len(drawn) > 40
     assert all(client.get(address).status_code == 200 for address in drawn)
+
+
+def test_readings_stand_in_an_appendix_that_is_printed_where_it_is_open(client: TestClient, shop: Shop) -> None:
+    work = at_work(shop, "industrial", "rated_v=220 bars=4")
+    work.put("bar-test=1;1.02;0.98;1 outcome=out")
+    work.bench.sign("no time")
+    page = client.get(f"/sheets/{work.bench.id}/sign").text
+    assert page.count("1;1.02;0.98;1") == 1
+    assert '<details class="more" id="readings">' in " ".join(page.split())
+    assert "1;1.02;0.98;1" in page[page.index('id="readings"') :]

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from norvash.core.names.changed import KEPT_BY_ANOTHER, left_of
-from norvash.core.sheet.field import Field
+from norvash.core.sheet.field import Column, Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
@@ -13,15 +13,18 @@ from norvash.core.sheet.visit.not_asked import is_asked
 from norvash.work.sheet_page import SheetPage
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class Written:
-    """One line of what stands on a sheet: what, as found, as left, by whom and when last; whether it has two sights."""
+    """One line of what stands on a sheet: what, as found, as left, by whom and when last; whether it has two sights,
+    and, of a column, its readings as they were typed, each with its sight.
+    """
 
     what: str
     found: str
     left: str
     given: Given
     sighted: bool
+    readings: tuple[tuple[str, str], ...] = ()
 
 
 def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list[Written]]]:
@@ -40,7 +43,14 @@ def written(shown: SheetPage, only: Stage | None = None) -> list[tuple[str, list
         what = f"{acts.get(field_id) or field_words(field)}{place_words(field, place, labels)}"
         if shown.row.signed_at is None and not is_asked(field, shown.sheet, shown.context.rules):
             what += " (not asked any more)"
-        line = Written(what, _said(field, found), _said(field, left), last, field.sighted)
+        line = Written(
+            what=what,
+            found=_said(field, found),
+            left=_said(field, left),
+            given=last,
+            sighted=field.sighted,
+            readings=_readings(field, found, left),
+        )
         made.setdefault(stage_of(field_id), []).append(line)
     return [*((s.words, made[s]) for s in STAGES if s in made), *(_no_more_asked(shown) if only is None else ())]
 
@@ -52,8 +62,16 @@ def _no_more_asked(shown: SheetPage) -> list[tuple[str, list[Written]]]:
         if field_of(name) is None and given.typed:
             left = left_of("field", name)
             words = left.words if left is not None else f"{name}, {KEPT_BY_ANOTHER}"
-            lines.append(Written(f"{words}{f' {place}' if place else ''}", given.typed, "", given, sighted=False))
+            what = f"{words}{f' {place}' if place else ''}"
+            lines.append(Written(what=what, found=given.typed, left="", given=given, sighted=False))
     return [("No longer judged", lines)] if lines else []
+
+
+def _readings(field: Field, found: Given | None, left: Given | None) -> tuple[tuple[str, str], ...]:
+    """Return the readings of a column, each with its sight where there are two; none of another field."""
+    sights = (("as found", found), ("as left", left)) if isinstance(field, Column) else ()
+    typed = [(words, given.typed) for words, given in sights if given is not None and given.typed]
+    return tuple(typed) if len(typed) > 1 else tuple(("", text) for _, text in typed)
 
 
 def _said(field: Field, given: Given | None) -> str:
