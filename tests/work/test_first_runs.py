@@ -97,6 +97,12 @@ def test_a_figure_that_was_taken_away_is_no_reason_for_a_first_run(shop: Shop) -
     assert "no figure" not in str(signed(work).get("standing"))
 
 
+def test_a_power_that_was_taken_away_is_missed_too(shop: Shop) -> None:
+    work = at_work(shop, "appliance", "rated_v=230 rated_w=500")
+    restate(work, rated_w="")
+    assert "power 500 W, taken away by Ines" in proof_lacks(ran(work, amps="1.9", rpm="9000").bench.page.visit)
+
+
 def test_a_starter_on_the_bench_is_signed_by_its_throws(shop: Shop) -> None:
     work = at_work(shop, "starter", "rated_v=12")
     work.bench.ready()

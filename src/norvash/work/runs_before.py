@@ -57,7 +57,7 @@ def _figures(conn: Connection, row: SheetRow) -> tuple[tuple[Gone, ...], frozens
     alone = len([m for m in access.list_members(conn) if m.may_write]) < _TWO if taken else False
     gone = tuple(
         Gone(
-            words=f"{names[m.name].label.lower()} {m.before} {next(iter(UNITS[names[m.name].dimension]))}",
+            words=f"{names[m.name].label.lower()} {float(m.before or 0):g} {next(iter(UNITS[names[m.name].dimension]))}",
             person=m.person,
             alone=alone,
         )

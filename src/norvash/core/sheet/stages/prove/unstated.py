@@ -20,7 +20,7 @@ from norvash.core.sheet.stages.prove.volts import fed_by_battery
 OF_STARTER = (NOLOAD_A_MOST, NOLOAD_RPM_LEAST, USUAL_NOLOAD_A, USUAL_NOLOAD_RPM)
 _OF_PLATE = (RATED_A, RATED_RPM)
 # What a run is held against; power counts by the volts of the plate, of what idles in its machine.
-OF_RUN = (*OF_STARTER, PERMITTED_RPM, *_OF_PLATE)
+OF_RUN = (*OF_STARTER, PERMITTED_RPM, *_OF_PLATE, RATED_W)
 
 
 def runs_first(facts: Facts) -> bool:
