@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass, fields
 from typing import Any
 
+from norvash.core.motor.figure import Number
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.sheet import Baseline, Gone
 from norvash.core.sheet.stages.prove.unstated import OF_RUN
@@ -55,15 +56,13 @@ def _figures(conn: Connection, row: SheetRow) -> tuple[tuple[Gone, ...], frozens
             taken[m.name] = m
         here -= {m.name} if m.after is None else set()
     alone = len([m for m in access.list_members(conn) if m.may_write]) < _TWO if taken else False
-    gone = tuple(
-        Gone(
-            words=f"{names[m.name].label.lower()} {float(m.before or 0):g} {next(iter(UNITS[names[m.name].dimension]))}",
-            person=m.person,
-            alone=alone,
-        )
-        for m in taken.values()
-    )
+    gone = tuple(Gone(words=_words(names[m.name], m.before), person=m.person, alone=alone) for m in taken.values())
     return gone, frozenset(here)
+
+
+def _words(figure: Number, value: str | None) -> str:
+    """Return a figure as it stood: “power 500 W”."""
+    return f"{figure.label.lower()} {float(value or 0):g} {next(iter(UNITS[figure.dimension]))}"
 
 
 def _ran(sheet: SheetRow) -> Mapping[str, Any]:
