@@ -33,7 +33,7 @@ CASES: dict[str, tuple[Facts, dict[str, Any], str, str, str, str]] = {
     "as stated, however short": (facts("tool", rise_most_k=40.0), {**HOT, "run_c": 70.0}, "run heat", "off", "change", "at most 40 K"),
     "metal that is held": (MIXER, {"touched_c": 60.1, "touched": "metal", "run_a": 1.0}, "run touched", "off", "plan", "at most 60 °C of metal"),
     "a plastic grip": (MIXER, {"touched_c": 75.0, "touched": "other", "run_a": 1.0}, "run touched", "right", "", "at most 75 °C"),
-    "too hot a grip": (MIXER, {"touched_c": 75.1, "run_a": 1.0}, "run touched", "off", "plan", "what is no metal"),
+    "too hot a grip": (MIXER, {"touched_c": 75.1, "run_a": 1.0}, "run touched", "off", "plan", "plastic, wood or rubber"),
     "a grip of something": (MIXER, {"touched_c": 65.0, "run_a": 1.0}, "run touched", "not judged", "", "say whether that is metal"),
     "a starter's float": (facts("starter", 4), {"end_float": 1.0}, "end-float", "right", "", "0.1 to 1 mm is usual for a starter"),
     "a little over": (facts("starter", 4), {"end_float": 1.1}, "end-float", "off", "watch", "put in 0.55 mm"),

@@ -84,7 +84,7 @@ RULES = (
     ),
     Rule(
         id="run.throws",
-        words="throws of a starter on the bench, where nobody states what it is held against",
+        words="throws of a starter on the bench, where nobody states what they are compared with",
         unit="",
         default=3.0,
         source=_TRADE,

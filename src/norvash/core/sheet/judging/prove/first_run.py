@@ -78,7 +78,7 @@ def _never(sheet: Sheet) -> str:
     gone = [x for x in sheet.gone if not _said_anew(sheet, x)]
     if gone:
         words = listed([f"{x.words}, taken away by {x.person}" for x in gone])
-        return f"{words}: put it back, or let somebody else say what its plate shows, read anew"
+        return f"{words}: put it back, or let somebody else say what its plate shows now"
     return ""
 
 

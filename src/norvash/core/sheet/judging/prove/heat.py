@@ -91,7 +91,7 @@ def touched_told(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         return
     metal = TOUCHED.of(sheet) == "metal"
     rule, most = ("touch.metal", rules["touch.metal"]) if metal else ("touch.other", rules["touch.other"])
-    of = "metal" if metal else "what is no metal"
+    of = "metal" if metal else "plastic, wood or rubber"
     words = f"{hot:g} °C where it is touched, at most {most:g} °C of {of}"
     if not TOUCHED.of(sheet) and over(hot, rules["touch.metal"]) and not over(hot, most):
         yield unsure(f"{hot:g} °C where it is touched: say whether that is metal.", value=hot, unit="°C")

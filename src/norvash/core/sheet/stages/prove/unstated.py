@@ -105,7 +105,7 @@ PLATE_NONE = tick(
 PLATE_ANEW = text(
     "plate-anew",
     "Plate",
-    "Its plate was read anew, by somebody else: what it shows",
+    "Its plate was read again, by somebody else: what it shows",
     offered=_says_none,
     judged=True,
     placed=True,
