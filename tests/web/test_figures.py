@@ -1,4 +1,4 @@
-"""Figures and shares as forms take them: what is sent as it was shown stays; per cent is meant where it is typed."""
+"""Figures, shares, days and lengths as forms take them: what is sent as it was shown stays, what is meant is said."""
 
 import re
 
@@ -12,6 +12,7 @@ from norvash.core.sheet.stages.brushes.springs import SPRING_FORCE
 from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST_NOISE
 from norvash.store import motors
 from norvash.work.loading import load
+from norvash.work.motor_types import save_type
 from pages import act_id
 
 
@@ -95,3 +96,43 @@ def test_a_line_of_values_goes_to_this_place_and_the_next(client: TestClient, sh
     assert SPRING_FORCE.places(other.bench.page.sheet) == (1, 2)
     assert other.bench.undo()
     assert SPRING_FORCE.places(other.bench.page.sheet) == (1,)
+
+
+def test_a_type_keeps_what_is_sent_as_it_was_shown_and_takes_its_shares_in_per_cent(
+    client: TestClient, shop: Shop
+) -> None:
+    kind = save_type(
+        shop.conn, shop.act(), "", name="Mitre", motor_class="tool", brushes="2", typed={"new_mm": '31/64"'}
+    )
+
+    def change(**changed: str) -> tuple[int, str]:
+        page = client.get(f"/types/{kind}").text
+        stands = dict(re.findall(r'<input[^>]*?name="([a-z_0-9]+)"[^>]*?value="([^"]*)"', page, re.DOTALL))
+        stands.pop("conditions")
+        answer = client.post(f"/types/{kind}", data={**stands, "act_id": act_id(page), **changed})
+        return answer.status_code, answer.text
+
+    assert change(run_in_share="50")[0] == 200
+    assert motors.type_figures(shop.conn, kind) == {"new_mm": 12.303125, "run_in_share": 0.5}
+    assert change(bars="24")[0] == 200
+    assert motors.type_figures(shop.conn, kind) == {"new_mm": 12.303125, "run_in_share": 0.5, "bars": 24.0}
+    status, page = change(run_in_share="1")
+    assert status == 422
+    assert "Is “1” meant as 1 % or as 100 %?" in page
+
+
+@pytest.mark.parametrize(
+    ("typed", "taken"), [("3/6/2025", "Tuesday 3 June 2025"), ("yesterday", "2026"), ("6/31/2025", ""), ("2024", "")]
+)
+def test_a_day_is_said_as_it_is_taken(client: TestClient, typed: str, taken: str) -> None:
+    said = client.get("/day", params={"typed": typed}).text
+    assert (taken in said) if taken else said == ""
+    assert f"Read on {said or typed}" in client.get("/hours", params={"day": typed}).text
+
+
+def test_a_counter_that_is_typed_for_a_length_is_told_so(client: TestClient, shop: Shop) -> None:
+    at = f"/sheets/{shop.look(shop.motor(figures={'new_mm': '22', 'limit_mm': '9'}))}/readings"
+    for typed, said in (("100", "The counter showed 100 h"), ("999", "999 mm is too long")):
+        page = client.post(at, data={"act_id": f"typed-{typed}", "place": "1", "value": typed}).text
+        assert said in page
+        assert f'value="{typed}"' in page

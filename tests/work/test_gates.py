@@ -51,9 +51,12 @@ def test_a_gate_that_nothing_holds_opens_and_is_asked_anew_after_work(shop: Shop
     work.bench.see(1, "terminal.poor")
     work.bench.ready()
     assert work.missing("power") == ""
+    work.put("surface-with=stone")  # through its window: earth and insulation are as they were read
+    assert work.missing("power") == POWER.step("clear").label
     work.put("task.terminal=yes")
     again = work.missing("power")
-    assert "protective earth was measured before the last work" in again
+    assert "protective earth was measured before it was closed for the last time" in again
+    assert "insulation was tested before it was closed for the last time" in again
     assert "Guards on" in again
     work.bench.ready()
     assert work.missing("power") == ""

@@ -10,6 +10,7 @@ import pytest
 from at_work import at_work
 from conftest import Shop
 from norvash.core.rules.catalogue import shipped
+from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
 from norvash.core.sheet.stages.gates import SAFE
 from norvash.core.sheet.stages.prove.stage import STAGE as PROVE
 from norvash.errors import InputError
@@ -53,4 +54,9 @@ def test_fields_that_a_motor_has_not_are_not_asked_of_it() -> None:
     starter, saw = facts("starter", 4, rated_v=12.0), facts("tool", rated_v=230.0)
     asked = [{f.name for f in PROVE.asks_of(f)} for f in (starter, saw)]
     assert ["protection" in a for a in asked] == [False, True]
+    asked_safe = [{s.id for s in SAFE.steps(facts("starter", 4, **x), shipped())} for x in ({}, {"it_turns": "pump"})]
+    assert ["neutral" in a for a in asked_safe] == [True, False]
+    of_pump = {f.id for f in PROVE.offered(facts("starter", 4, it_turns="pump"), shipped())}
+    assert "engine-starts" not in of_pump
+    assert "taps-v" not in {f.id for f in BEFORE.offered(facts("starter", 4), shipped())}
     assert "capacitors" not in {s.id for s in SAFE.steps(SMALL, shipped())}

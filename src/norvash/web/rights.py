@@ -24,6 +24,7 @@ POST /api/v1/session
 """
 _VIEWER = """
 GET /
+GET /day
 GET /find
 GET /first
 GET /hours

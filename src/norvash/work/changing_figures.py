@@ -6,7 +6,7 @@ from typing import Self
 
 from norvash.core.motor.figure_fields import BY_NAME, UNIT_OF_USE
 from norvash.core.motor.figure_reading import as_length, check_together, read_figure
-from norvash.core.motor.figures import Figures
+from norvash.core.motor.figures import Figures, figure_words
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
 from norvash.core.names.changed import name_now
@@ -69,7 +69,7 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
                 "version",
             )
         stated = stated_figures(
-            conn, context.motor, {**context.stated.kept, **read_all(typed), **_unchanged(typed, context)}
+            conn, context.motor, {**context.stated.kept, **read_all(typed), **unchanged(typed, context.stated.own)}
         )
         if UNIT_OF_USE.of(stated) != UNIT_OF_USE.of(context.stated):
             raise InputError(
@@ -85,10 +85,9 @@ def change_figures(conn: Connection, act: Act, motor_id: str, typed: Mapping[str
     return say(conn, act, "change figures", typed=content, prepare=prepare)
 
 
-def _unchanged(typed: Mapping[str, str], context: Context) -> dict[str, float | str]:
+def unchanged(typed: Mapping[str, str], stands: Mapping[str, float | str]) -> dict[str, float | str]:
     """Return the figures that were sent as they were shown: they stay as they are, with all their digits."""
-    shown, own = context.stated.own_words, context.stated.own
-    return {n: own[n] for n, text in typed.items() if n in own and n in shown and text.strip() == shown[n]}
+    return {n: stands[n] for n, text in typed.items() if n in stands and text.strip() == figure_words(stands[n])}
 
 
 def state_figures(conn: Connection, act: Act, sheet_id: str, typed: Mapping[str, str], seen: Mapping[str, str]) -> str:

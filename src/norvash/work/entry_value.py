@@ -12,7 +12,7 @@ from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PaintedMap, SlotTime
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE, CUT_MINUTES
-from norvash.core.sheet.visit.done import done_tasks, last_work, overtaken, work_beside
+from norvash.core.sheet.visit.done import asked_since, done_tasks, overtaken, work_beside
 from norvash.core.sheet.visit.entry_read import Read
 from norvash.core.sheet.visit.typed import read_entry
 from norvash.errors import Conflict, NeedsAnswer
@@ -142,7 +142,7 @@ def _overwrites(field: Field, there: Given | None, given: Given, sheet: Sheet) -
     """
     if there is None or not there.stands or not field.sighted:
         return False
-    if field.after_work and there.at < last_work(sheet) and given.sight == "left":
+    if field.after_work and there.at < asked_since(field, sheet) and given.sight == "left":
         return False
     before, after = there.record, given.record
     if isinstance(before, PaintedMap) and isinstance(after, PaintedMap):

@@ -1,8 +1,9 @@
 """Log hours or starts for one motor; take an entry back."""
 
-from datetime import datetime, time, timedelta
+from datetime import datetime, time
 
 from norvash.core.record.used import UseLogged, UseStruck
+from norvash.core.text.days import near_day
 from norvash.core.use.counting import Counted, read_counter, read_increment, weighted
 from norvash.core.use.since import in_years
 from norvash.core.use.typed import read_use
@@ -17,7 +18,6 @@ from norvash.work.saying import Saying, say
 from norvash.work.standing import foresee
 
 _NOON = time(12)
-_DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y", "%d %b %Y")
 MODES = {"counter": "the counter shows", "increment": "it ran since the last entry"}
 
 
@@ -26,16 +26,8 @@ def moment(day: str, now: datetime) -> datetime:
 
     Raises: InputError for a day that cannot be read.
     """
-    text = " ".join(day.split()).lower()
-    if text in ("", "today"):
-        return now
-    if text == "yesterday":
-        return datetime.combine(now.date() - timedelta(days=1), _NOON)
-    for form in _DAYS:
-        try:
-            given = datetime.strptime(text, form).date()
-        except ValueError:
-            continue
+    given = near_day(day, now.date()) if day.strip() else now.date()
+    if given is not None:
         return now if given == now.date() else datetime.combine(given, _NOON)
     raise InputError(f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y} or yesterday.", "day")
 

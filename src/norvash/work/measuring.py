@@ -16,6 +16,7 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
 from norvash.core.sheet.stages.shared import CONTOUR_FACES
 from norvash.core.sheet.visit.done import done_tasks, last_work, worked_on
+from norvash.core.use.counter_meant import counter_meant
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import people, rounds, seen
 from norvash.store.database import Connection
@@ -114,7 +115,8 @@ class _Length:
         try:
             reading = read(self.text, self.context.figures, self.context.rules, method, instrument)
         except InputError as error:
-            raise error.at(error.field or "value") from None
+            meant = counter_meant(self.text, self.context.entries, self.now.at, self.context.unit)
+            raise InputError(error.problem, meant, "value") if meant else error.at(error.field or "value") from None
         return BrushRead(
             id=self.now.id,
             round_id=row.id,

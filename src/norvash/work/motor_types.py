@@ -20,7 +20,7 @@ from norvash.store import lives, motors, policies, stamps
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
 from norvash.work.acting import Act, Change, prepared
-from norvash.work.changing_figures import Errors, as_words, read_all
+from norvash.work.changing_figures import Errors, as_words, read_all, unchanged
 from norvash.work.ground import Settled, changes_of, keep_moves, news_of, settle
 from norvash.work.loading import load, rules_of
 from norvash.work.marks import marks_of
@@ -54,8 +54,9 @@ def save_type(
 
     def prepare() -> _Type:
         made = _named(conn, MotorType(type_id or act.id, "", motor_class), name)
-        kept = unread_of(motors.type_figures(conn, made.id))
-        seq, figures = stamps.seq_of_type(conn, made.id), kept | read_all(typed)
+        before = motors.type_figures(conn, made.id)
+        kept, seq = unread_of(before), stamps.seq_of_type(conn, made.id)
+        figures = kept | read_all(typed) | unchanged(typed, before)
         check_together(Figures({}, figures, TEMPLATES[motor_class].lends))
         stands = motors.type_positions(conn, type_id) if type_id else even_positions(_count(brushes, motor_class))
         book = rulebook(conn)

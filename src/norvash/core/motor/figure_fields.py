@@ -48,7 +48,7 @@ SURROUNDINGS = (
 PROTECTIONS = ("protective earth", "double insulated", "extra-low voltage")
 CONSTRUCTIONS = ("universal", "series", "shunt", "compound", "separately excited", "permanent-magnet")
 # What a machine turns or is turned by, as far as it can hurt while the motor is proven.
-TURNS = ("hoist", "flywheel", "propeller", "chain", "blade", "belt", "fan", "gears", "nothing of these")
+TURNS = ("hoist", "flywheel", "propeller", "chain", "blade", "belt", "fan", "gears", "pump", "nothing of these")
 
 
 # fmt: off

@@ -7,6 +7,11 @@ LENT = "class default"
 OWN = "this motor"
 
 
+def figure_words(value: float | str) -> str:
+    """Return a figure as somebody would type it."""
+    return f"{value:g}" if isinstance(value, float) else value
+
+
 @dataclass(frozen=True, slots=True)
 class Known:
     """A figure with the place it was taken from."""
@@ -17,7 +22,7 @@ class Known:
     @property
     def words(self) -> str:
         """Return its value as somebody would type it."""
-        return f"{self.value:g}" if isinstance(self.value, float) else self.value
+        return figure_words(self.value)
 
     @property
     def lent(self) -> bool:

@@ -168,6 +168,11 @@ class Facts:
         return said == "yes" or (not said and self.motor_class in ("appliance", "tool") and not self.low_voltage)
 
     @property
+    def starts_engine(self) -> bool:
+        """Tell whether it starts an engine, as a starter does until its record says that it turns a pump."""
+        return self.motor_class == "starter" and self.turns != "pump"
+
+    @property
     def feed(self) -> str:
         """Return what feeds it: a plug, a pack, a fixed supply, a line, a battery, or the engine that drives it."""
         said = FED_BY.of(self.figures)

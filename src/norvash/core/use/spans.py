@@ -4,11 +4,11 @@ import re
 from calendar import monthrange
 from datetime import date, datetime
 
+from norvash.core.text.days import day_of
 from norvash.core.text.words import MONTHS, day_words
 from norvash.errors import InputError
 
 Span = tuple[date, date]
-_DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y", "%d %B %Y", "%d %b %Y")
 _MONTHS = ("%Y-%m", "%m/%Y", "%m.%Y", "%B %Y", "%b %Y")
 _YEAR = re.compile("[1-9][0-9]{3}")
 _OLDEST = 1900
@@ -47,21 +47,17 @@ def _today_or_year(bare: str, today: date) -> Span | None:
 
 
 def _day(bare: str) -> Span | None:
-    found = _read(bare, _DAYS)
+    found = day_of(bare)
     return None if found is None else (found, found)
 
 
 def _month(bare: str) -> Span | None:
-    found = _read(bare, _MONTHS)
-    return None if found is None else (found, found.replace(day=monthrange(found.year, found.month)[1]))
-
-
-def _read(bare: str, forms: tuple[str, ...]) -> date | None:
-    for form in forms:
+    for form in _MONTHS:
         try:
-            return datetime.strptime(bare, form).date()
+            found = datetime.strptime(bare, form).date()
         except ValueError:
             continue
+        return found, found.replace(day=monthrange(found.year, found.month)[1])
     return None
 
 

@@ -4,8 +4,9 @@ from dataclasses import dataclass
 from urllib.parse import quote
 
 from fastapi import APIRouter, Request
-from fastapi.responses import HTMLResponse, Response
+from fastapi.responses import HTMLResponse, PlainTextResponse, Response
 
+from norvash.core.text.days import taken_for
 from norvash.errors import InputError, NorvashError, NotFound
 from norvash.exchange.said.motor import Use
 from norvash.exchange.said.told import At, Seen
@@ -48,9 +49,16 @@ def show(*, request: Request, conn: Conn, now: Now, who: Who, q: str = "", day: 
         more=len(found) > REGISTER_PAGE,
         q=q,
         day=day[:30],
+        taken=taken_for(day[:30], now.date()),
         p=max(p, 1),
         errors={},
     )
+
+
+@router.get("/day")
+def day_told(*, now: Now, typed: str = "") -> PlainTextResponse:
+    """Return which day is taken for what was typed, empty where none is or where there is no doubt."""
+    return PlainTextResponse(taken_for(typed[:40], now.date()))
 
 
 @router.post("/hours/{motor_id}/row")

@@ -5,7 +5,7 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import BUILD_MATRIX, FIELDS
-from norvash.core.motor.figures import Figures
+from norvash.core.motor.figures import Figures, figure_words
 from norvash.core.parts.matrix import Row, read_matrix
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
@@ -13,7 +13,7 @@ from norvash.errors import NorvashError
 from norvash.store import motors as store
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import TypeForm
+from norvash.web.forms import TypeForm, figures_typed
 from norvash.web.motor_drawings import brush_drawn, end_view_new
 from norvash.work.motor_types import save_type
 from norvash.work.rulebook import rulebook
@@ -45,7 +45,7 @@ def one(*, request: Request, conn: Conn, who: Who, type_id: str) -> Response:
     typed = {
         "name": kind.name,
         "motor_class": kind.motor_class,
-        **{k: f"{v:g}" if isinstance(v, float) else v for k, v in stated.items()},
+        **{name: figure_words(value) for name, value in stated.items()},
     }
     return _page(request, conn, type_id, typed, None)
 
@@ -99,6 +99,7 @@ def change(*, request: Request, conn: Conn, now: Now, who: Who, type_id: str, ty
 
 def _save(request: Request, conn: Conn, now: Now, *, who: Who, type_id: str, typed: dict[str, str]) -> Response:
     form = TypeForm.of(typed)
+    stands = store.type_figures(conn, type_id) if type_id else {}
     try:
         saved = save_type(
             conn,
@@ -107,7 +108,7 @@ def _save(request: Request, conn: Conn, now: Now, *, who: Who, type_id: str, typ
             name=form.name,
             motor_class=form.motor_class,
             brushes=form.brushes,
-            typed=typed,
+            typed=figures_typed(typed, {name: figure_words(value) for name, value in stands.items()}),
         )
     except NorvashError as error:
         return _page(request, conn, type_id, typed, error)

@@ -9,7 +9,7 @@ from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.windings.insulation import circuits_of
-from norvash.core.sheet.visit.done import last_work, sight_of
+from norvash.core.sheet.visit.done import asked_since, sight_of
 from norvash.core.sheet.visit.named import said_words
 from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.work.sheet_page import SheetPage
@@ -121,7 +121,8 @@ def entry(shown: SheetPage, field: Field, place: int = 0, label: str = "") -> En
     if field.sighted and left is not None:
         sight = "left"
     given = left if sight == "left" else found
-    old = field.after_work and shown.row.signed_at is None and given is not None and given.at < last_work(shown.sheet)
+    asked_again = field.after_work and shown.row.signed_at is None
+    old = asked_again and given is not None and given.at < asked_since(field, shown.sheet)
     before = found if field.sighted and sight == "left" else None
     return Entry(
         field=field,

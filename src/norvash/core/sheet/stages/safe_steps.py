@@ -63,6 +63,7 @@ _TURNED = {
     "blade": ("Blade held or off", "it cuts while it runs down, too"),
 }
 _FREE = ("Nothing hangs on it, and nothing can turn it", "what it drives may turn it back")
+_NEUTRAL = Step("neutral", "Gear in neutral, engine cannot start onto you", "hold the post while its nut is turned")
 _CLASS: dict[str, tuple[Step, ...]] = {
     "appliance": (_PLUG, Step("laid", "Laid on padding, edges covered", "sheet edges cut; two people where heavy")),
     "tool": (_BIT,),
@@ -73,7 +74,7 @@ _CLASS: dict[str, tuple[Step, ...]] = {
             "it goes on last; never let a live spanner bridge; sparks away from fuel and battery gas",
             "feed",
         ),
-        Step("neutral", "Gear in neutral, engine cannot start onto you", "hold the post while its nut is turned"),
+        _NEUTRAL,
     ),
     "industrial": (_LOCK, _HUNG),
     "traction": (Step("battery", "Battery disconnected", "no ring, no watch; cover the posts", "feed"),),
@@ -124,7 +125,7 @@ def to_be_safe(facts: Facts, rules: MotorRules) -> tuple[Step, ...]:
     """Return what must be done before anything is taken inside, in order. Source: rule lift.person"""
     made = [_more(_DEAD, _ARC if facts.arcs else ""), _more(_STILL, *_around(facts))]
     made += [_WHEELS] if facts.drives_wheels else []
-    made += [_said(step, facts) for step in _CLASS[facts.motor_class]]
+    made += [_said(s, facts) for s in _CLASS[facts.motor_class] if s is not _NEUTRAL or facts.starts_engine]
     if facts.burning_air:
         made.append(GAS_FREE)
     if facts.capacitors:

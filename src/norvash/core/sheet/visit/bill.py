@@ -3,13 +3,14 @@
 import re
 import unicodedata
 from collections.abc import Mapping
-from datetime import date, datetime
+from datetime import date
 from fractions import Fraction
 
 from norvash.core.money.money import Currency, exactly, read_money
 from norvash.core.money.packs import Pack
 from norvash.core.money.ways import Part
 from norvash.core.sheet.records_of_parts import Beside, Bill
+from norvash.core.text.days import day_of
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.errors import InputError
@@ -37,7 +38,6 @@ _WORDS: Mapping[str, Beside] = {
 _LIVES = (("h", "hours"), ("starts", "starts"), ("years", "years"))
 _ON_TOP = re.compile(r"\s+(?:on top|extra)$", re.IGNORECASE)  # a share of tax is never in the prices
 _DAY = re.compile(r"\d{4}-\d{2}-\d{2}|\d{1,2}[./]\d{1,2}[./]\d{4}")
-_DAYS = ("%Y-%m-%d", "%d/%m/%Y", "%d.%m.%Y")
 
 
 def read_bill(more: Mapping[str, str], currency: Currency, today: date) -> Bill:
@@ -74,17 +74,10 @@ def _said_on(said: str, today: date) -> date:
     Raises: InputError for a day to come.
     """
     found = _DAY.search(said)
-    for form in _DAYS if found is not None else ():
-        try:
-            day = datetime.strptime(found.group() if found is not None else "", form).date()
-        except ValueError:
-            continue
-        if day > today:
-            raise InputError(
-                f"{day:%Y-%m-%d} is still to come.", "Give the day on which the prices were asked.", "said"
-            )
-        return day
-    return today
+    day = day_of(found.group()) if found is not None else None
+    if day is not None and day > today:
+        raise InputError(f"{day:%Y-%m-%d} is still to come.", "Give the day on which the prices were asked.", "said")
+    return day or today
 
 
 def read_parts(text: str, currency: Currency) -> tuple[Part, ...]:

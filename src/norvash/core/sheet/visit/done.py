@@ -12,7 +12,7 @@ from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
 from norvash.core.sheet.stages.decide import decided_finding
 from norvash.core.sheet.stages.own_tasks import own_tasks
-from norvash.core.sheet.stages.prove.earth import JOIN_EARTH
+from norvash.core.sheet.stages.prove.earth import EARTH_OHM, JOIN_EARTH
 from norvash.core.sheet.stages.prove.run_findings import FLASH_FIELD
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
 from norvash.core.sheet.stages.rework import done_task
@@ -101,6 +101,13 @@ def last_closing(sheet: Sheet) -> datetime | None:
     """
     work = (g.at for task, said in done_tasks(sheet).items() if _closed_after(task) for g in said)
     return max(work, default=None)
+
+
+def asked_since(field: Field, sheet: Sheet) -> datetime:
+    """Return since when what stands in a field that is asked after work counts: earth since it was closed for the last
+    time, all else since the last work.
+    """
+    return (last_closing(sheet) or sheet.at) if field is EARTH_OHM else last_work(sheet)
 
 
 def _closed_after(task: Task) -> bool:

@@ -37,6 +37,38 @@ document.addEventListener("click", (event) => {
   }
 });
 
+// A day is read as it is typed, and said with its month by name: nobody has to guess which of two numbers is the month.
+const taking = new WeakMap();
+
+async function sayDay(field) {
+  const typed = field.value.trim();
+  let said = "";
+  if (typed) {
+    try {
+      said = await (await ask("/day?" + new URLSearchParams({ typed }))).text();
+    } catch {
+      said = "";
+    }
+  }
+  if (!field.isConnected || field.value.trim() !== typed) {
+    return;
+  }
+  let taken = field.nextElementSibling;
+  if (!taken || !taken.matches("output.taken")) {
+    taken = document.createElement("output");
+    taken.className = "taken";
+    field.after(taken);
+  }
+  taken.textContent = said;
+}
+
+document.addEventListener("input", (event) => {
+  if (event.target.matches("input[data-day]")) {
+    clearTimeout(taking.get(event.target));
+    taking.set(event.target, setTimeout(() => sayDay(event.target), 200));
+  }
+});
+
 // Fields that belong to an answer of another field: `is("unit_of_use", "hours", "starts")`, `ticked("set_is_new")`.
 export const dependent = () => ({
   said: {},

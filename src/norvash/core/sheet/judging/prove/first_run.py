@@ -174,7 +174,7 @@ def starter_lacks(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) ->
     least = rated_of(sheet.facts) * rules["battery.cranking"] / _LIMIT_FOR_V
     if volts is not None and under(volts, least):
         yield f"volts while it cranks: {volts:g} V, at least {least:.3g} V"
-    if not ENGINE_STARTS.of(sheet):
+    if sheet.facts.starts_engine and not ENGINE_STARTS.of(sheet):
         yield "that the engine starts, where it is run on it"
 
 

@@ -27,7 +27,7 @@ from norvash.core.sheet.stages.prove.run_fields import FIELDS, ON_STOP, RAN, RUN
 from norvash.core.sheet.stages.prove.run_findings import RUN_ON_STOP, RUN_SPEED
 from norvash.core.sheet.stages.prove.stage import STAGE
 from norvash.core.sheet.stages.windings.coils import COILS, FIELD_WHOLE
-from norvash.core.sheet.visit.done import last_work
+from norvash.core.sheet.visit.done import last_closing, last_work
 from norvash.core.sheet.visit.gating import gate_now
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.sheet.visit.walk import opened
@@ -72,11 +72,11 @@ def _before_power(visit: Visit) -> Iterator[str | Held]:
         yield "nobody has said where it runs: in its machine, or bare"
     if not EARTH_OHM.is_offered(sheet.facts, visit.rules):
         return
-    given = EARTH_OHM.given(sheet)
+    given, closed = EARTH_OHM.given(sheet), last_closing(sheet)
     if given is None:
         yield "protective earth is not measured"
-    elif given.at < last_work(sheet):
-        yield "protective earth was measured before the last work: measure it again"
+    elif closed is not None and given.at < closed:
+        yield "protective earth was measured before it was closed for the last time: measure it again"
 
 
 def _before_service(visit: Visit) -> Iterator[str | Held]:

@@ -1,6 +1,7 @@
 """What stands at “Windings” says, keeps shut and waits for."""
 
 from collections.abc import Iterable, Iterator
+from datetime import datetime
 from functools import partial
 
 from norvash.core.rules.book import MotorRules
@@ -17,7 +18,7 @@ from norvash.core.sheet.stages.windings.insulation import (
     circuits_of,
 )
 from norvash.core.sheet.stages.windings.stage import STAGE
-from norvash.core.sheet.visit.done import overtaken
+from norvash.core.sheet.visit.done import last_closing
 from norvash.core.sheet.visit.on_axis import left_to_look_at
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.windings.circuits import PLACES
@@ -56,14 +57,21 @@ def _not_proven(visit: Visit) -> tuple[str, bool]:
     ways = [p for p in ([0], needed) if p and all(INSULATION_MOHM.given(sheet, n) is not None for n in p)]
     if not ways:
         return "insulation to earth is not measured", False
-    fresh = [p for p in ways if not any(overtaken(INSULATION_MOHM, sheet, n) for n in p)]
+    closed = last_closing(sheet)
+    fresh = [p for p in ways if closed is None or all(_at(sheet, n) >= closed for n in p)]
     if not fresh:
-        return "insulation was tested before the last work on it: test it again", False
+        return "insulation was tested before it was closed for the last time: test it again", False
     if any(p != [0] for p in fresh):
         return "", False
     found = insulation_now(sheet, visit.rules)
     unparted = found is not None and found.unparted
     return (f"insulation {found.words}" if found is not None and unparted else ""), unparted
+
+
+def _at(sheet: Sheet, place: int) -> datetime:
+    """Return when the insulation of a circuit was read, the opening of the sheet where it was not."""
+    given = INSULATION_MOHM.given(sheet, place)
+    return given.at if given is not None else sheet.at
 
 
 JUDGING = Judging(

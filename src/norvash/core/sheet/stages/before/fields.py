@@ -34,7 +34,7 @@ def _has_taps(facts: Facts, _rules: MotorRules) -> bool:
 
 
 def _no_taps(facts: Facts, _rules: MotorRules) -> bool:
-    return not facts.taps
+    return not facts.taps and facts.motor_class not in ("starter", "generator")
 
 
 def _may_run_free(facts: Facts, _rules: MotorRules) -> bool:

@@ -36,6 +36,10 @@ def runs_first(facts: Facts) -> bool:
     return not (by_power or PERMITTED_RPM.of(figures) or any(f.stated(figures) for f in _OF_PLATE))
 
 
+def _starts_engine(facts: Facts, _rules: MotorRules) -> bool:
+    return facts.starts_engine
+
+
 def in_spells(facts: Facts) -> bool:
     """Tell whether a motor is run for short spells with a rest between: made for short duty with no time stated; held
     in the hand or on the table, a tool, a vehicle's, of which nobody says that it may run on.
@@ -152,6 +156,7 @@ ENGINE_STARTS = tick(
     "On its engine: it cranks, and the engine starts",
     needs="power",
     classes=("starter",),
+    offered=_starts_engine,
     after_work=True,
     judged=True,
 )
