@@ -92,7 +92,7 @@ PARTS: dict[str, tuple[str, str]] = {
     "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
         (
-            "rules/* names/* text/quantities text/shares motor/figure motor/figures motor/figure_fields"
+            "rules/* names/* text/quantities text/shares text/days motor/figure motor/figures motor/figure_fields"
             " motor/figure_reading"
             " motor/figure_tables motor/implausible motor/in_force motor/notes motor/positions motor/classes"
             " forecast/past_set forecast/simulation brush/gauge_line"

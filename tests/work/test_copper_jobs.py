@@ -60,6 +60,9 @@ SPEAKS: dict[str, tuple[dict[str, str], str, str]] = {
         "runout.over",
         "0.100 mm, 0.08 mm allowed",
     ),
+    "a run-out known as one number": ({"run-out-total": "0.1"}, "runout.over", "0.100 mm, 0.08 mm allowed"),
+    "far over, known as one number": ({"run-out-total": "0.2"}, "runout.far", "0.200 mm"),
+    "a step known as one number": ({"bar-step": "0.05"}, "runout.bars", "0.0500 mm"),
     "far over on a machine that carries": (
         {"run-out": "0; 0.17; 0.2; 0.17; 0; 0.17; 0.2; 0.17"},
         "runout.far",

@@ -219,7 +219,7 @@ def test_a_complaint_that_stays_after_the_first_repair(visit: Visit) -> None:
     visit.walk(("see", "brush.seized", 2))
     visit.walk(("task.free-holder", "yes"), ("gone.brush.seized", "yes", 2))
     visit.bench.measure("", "20.4", sight="left")
-    with pytest.raises(Conflict, match="measured before the last work"):
+    with pytest.raises(Conflict, match="tested before it was closed for the last time"):
         visit.walk(("complaint-now", "this"))
     visit.bench.ready()
     visit.walk(("complaint-now", "this"))

@@ -97,9 +97,9 @@ def test_what_another_finding_asks_for_is_no_choice(shop: Shop) -> None:
 
 
 def test_one_way_is_not_chosen(shop: Shop) -> None:
-    work = at_work(shop, "industrial", "").put("seen.windings.binding=yes")
+    work = at_work(shop, "industrial", "").put("seen.drive.shaft=yes")
     with pytest.raises(InputError, match="Leave it out"):
-        work.bench.put("decide.windings.binding", "now", way="band")
+        work.bench.put("decide.drive.shaft", "now", way="band")
 
 
 @pytest.mark.parametrize(
@@ -143,6 +143,6 @@ def test_power_waits_for_the_insulation_of_a_wire_that_was_joined(shop: Shop) ->
     assert "insulation" not in work.missing("power")
     work.bench.put("decide.windings.loose", "now", way="secure-turns")
     work.put("task.secure-turns=yes")
-    assert "insulation was tested before the last work on it" in work.missing("power")
+    assert "insulation was tested before it was closed for the last time" in work.missing("power")
     work.put("insulation-mohm=180")
     assert "insulation" not in work.missing("power")

@@ -14,7 +14,7 @@ from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.stages.gates import POWER, SAFE, usual_method, usual_run
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM
 from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
-from norvash.core.sheet.visit.done import done_tasks, last_closing, sight_of
+from norvash.core.sheet.visit.done import done_tasks, last_closing_of_case, sight_of
 from norvash.store import motors, people, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act
@@ -124,7 +124,7 @@ class Visit:
         context = load(self.conn, self.motor_id)
         sheet = context.open_sheet
         read = INSULATION_MOHM.given(sheet) if sheet is not None else None
-        if sheet is not None and (read is None or read.at < (last_closing(sheet) or sheet.at)):
+        if sheet is not None and (read is None or read.at < (last_closing_of_case(sheet) or sheet.at)):
             self.insulation(megohm, temperature)
         if EARTH_OHM.is_offered(context.facts, context.rules):
             self.put("earth-ohm", "0.06")

@@ -60,7 +60,7 @@ def kept(record: Record | None) -> dict[str, str]:
             made |= {"part": record.part} if record.part else {}
             made |= {"by": record.by.person, "since": record.by.since.isoformat()} if record.by.person else {}
             made |= {"moved": str(record.by.moved)} if record.by.moved else {}
-            made |= {"why": record.why} if record.why else {}
+            made |= {n: t for n, t in (("why", record.why), ("mends", record.mends)) if t}
         case Bill() | TakenFor() | OfferRecord():
             made = _of_buying(record)
         case OffRecord() | BackRecord():
@@ -235,7 +235,8 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
     if "day" in more:
         since = date.fromisoformat(more["since"]) if "since" in more else date.min
         by = PutBy(more.get("by", ""), since, int(more.get("moved", "0")))
-        return PutOff(more["who"], date.fromisoformat(more["day"]), more.get("part", ""), by, more.get("why", ""))
+        day, also = date.fromisoformat(more["day"]), {n: more.get(n, "") for n in ("why", "mends")}
+        return PutOff(more["who"], day, more.get("part", ""), by, **also)
     if "parts" in more:
         return TaskDone(float(more["took"]) if "took" in more else None, more["parts"])
     return _of_one(more)

@@ -5,12 +5,7 @@ from dataclasses import dataclass
 from math import atan2, cos, degrees, hypot, pi, sin
 from statistics import median
 
-from norvash.core.commutator.run_out_limits import (
-    limits_after_cut_mm,
-    limits_mm,
-    surface_speed_m_per_s,
-    usual_speed_m_per_s,
-)
+from norvash.core.commutator.run_out_limits import allowed
 from norvash.core.commutator.tools import TURNED
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
@@ -161,15 +156,8 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
             f"Give at least {least} at equal angles, and at most one in four missing.",
             "readings_mm",
         )
-    speed, assumed = None, ""
-    if turned.diameter_mm is not None and turned.speed_rpm is not None:
-        speed = surface_speed_m_per_s(turned.diameter_mm, turned.speed_rpm)
-        counted = speed
-    else:
-        counted, kind = usual_speed_m_per_s(rules)
-        assumed = f"the surface speed is not known, so {counted:g} m/s is assumed, for {kind}"
-    limits = limits_after_cut_mm(turned.diameter_mm, counted, rules) if turned.after_cut else limits_mm(counted, rules)
-    tir_limit, step_limit, band = limits
+    most = allowed(turned.diameter_mm, turned.speed_rpm, rules, after_cut=turned.after_cut)
+    tir_limit, step_limit = most.tir_mm, most.step_mm
     fit, tir = fit_circle(given), max(known) - min(known)
     step, step_at = _step(given) if per_bar else (None, 0)
     odd = _odd(given, fit, step_limit, rules) if per_bar else ()
@@ -190,15 +178,15 @@ def judge_run_out(readings_mm: Sequence[float | None], per_bar: bool, turned: Tu
         step_mm=step,
         step_at=step_at,
         odd_mm=odd,
-        speed_m_per_s=speed,
+        speed_m_per_s=most.speed_m_per_s,
         tir_limit_mm=tir_limit,
         step_limit_mm=step_limit,
-        band=band,
+        band=most.band,
         cause=cause,
         words=words,
         far=over(tir, rules["runout.stop"] * tir_limit),
         coarse=coarse,
-        assumed=assumed,
+        assumed=most.assumed,
     )
 
 

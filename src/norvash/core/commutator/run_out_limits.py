@@ -1,5 +1,6 @@
 """What run-out is allowed: by the speed of the surface, and after a cut."""
 
+from dataclasses import dataclass
 from math import pi
 
 from norvash.core.edges import over, under
@@ -61,6 +62,39 @@ def limits_after_cut_mm(diameter_mm: float | None, speed_m_per_s: float, rules: 
     if fine_cut(diameter_mm, speed_m_per_s, rules):
         return rules["runout.cut-tir-fine"], rules["runout.cut-step-fine"], "fine cut"
     return rules["runout.cut-tir"], rules["runout.cut-step"], "cut"
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Allowed:
+    """The total run-out and the step that are allowed [mm], by which band; the speed of the surface [m/s] where it is
+    known, else what is `assumed`.
+    """
+
+    tir_mm: float
+    step_mm: float
+    band: str
+    speed_m_per_s: float | None
+    assumed: str
+
+    @property
+    def by(self) -> str:
+        """Return in words what it goes by."""
+        return self.assumed or f"{self.speed_m_per_s:.1f} m/s at the surface"
+
+
+def allowed(diameter_mm: float | None, speed_rpm: float | None, rules: MotorRules, *, after_cut: bool) -> Allowed:
+    """Return what is allowed of a commutator; one that is cut is held to what a fresh cut must reach.
+
+    Units: diameter_mm [mm], speed_rpm [r/min]. Source: rules runout.*
+    """
+    speed, assumed = None, ""
+    if diameter_mm is not None and speed_rpm is not None:
+        counted = speed = surface_speed_m_per_s(diameter_mm, speed_rpm)
+    else:
+        counted, kind = usual_speed_m_per_s(rules)
+        assumed = f"the surface speed is not known, so {counted:g} m/s is assumed, for {kind}"
+    limits = limits_after_cut_mm(diameter_mm, counted, rules) if after_cut else limits_mm(counted, rules)
+    return Allowed(tir_mm=limits[0], step_mm=limits[1], band=limits[2], speed_m_per_s=speed, assumed=assumed)
 
 
 RULES_OF = {

@@ -202,7 +202,7 @@ class Life:
     @property
     def way(self) -> str:
         """Return the id of the task by which it is mended, where that was chosen of several."""
-        record = self.decided.record if self.decided is not None and self.finding.one_of else None
+        record = self.decided.record if self.decided is not None else None
         return record.task if isinstance(record, Way) else ""
 
     @property

@@ -86,7 +86,7 @@ class PutBy:
 @dataclass(frozen=True, slots=True)
 class PutOff:
     """Who sees to something that is put off, by when, and who has decided so. With a `part` it waits for that, out of
-    service; with a `why` it is left as it is until then.
+    service; with a `why` it is left as it is until then. A temporary repair `mends` a finding, by its key.
     """
 
     who: str
@@ -94,6 +94,7 @@ class PutOff:
     part: str = ""
     by: PutBy = PutBy()
     why: str = ""
+    mends: str = ""
 
     @property
     def words(self) -> str:

@@ -10,7 +10,8 @@ class Task:
     `done` says that it was done, after the fact. `renews` tells that the set of brushes goes. One that only `looks`
     touches nothing: what is measured after it is as found. One that `runs` the motor opens nothing: what was looked at
     before it stands. `within` are the ids of larger tasks that do it too. One that somebody has added `touches` parts
-    of the motor, by their ids.
+    of the motor, by their ids. One that mends something for a while stands `in_place_of` the work that it would take:
+    what that touches it touches.
     """
 
     id: str
@@ -26,3 +27,4 @@ class Task:
     runs: bool = False
     within: tuple[str, ...] = ()
     touches: tuple[str, ...] = ()
+    in_place_of: tuple["Task", ...] = ()

@@ -101,7 +101,7 @@ class SkimOut:
 def planned(given: SkimIn, rules: MotorRules) -> Plan:
     """Return the plan of the given cut."""
     together(given, "bearing_span_mm", "shaft_d_mm")
-    if given.overrun_mm is not None and under(given.overrun_mm, _LEAST_TRAVEL_MM):
+    if given.overrun_mm and under(given.overrun_mm, _LEAST_TRAVEL_MM):
         raise InputError(
             f"{given.overrun_mm:g} mm is not a travel of a tool beyond the track.",
             "If it is the run-out, give it as the total run-out.",

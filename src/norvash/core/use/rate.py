@@ -5,10 +5,13 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 from math import floor, sqrt
 
-from norvash.core.edges import under
+from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.season import WEEKS, Season, weeks_ahead
+
+# By how much a logged week differs from the declared one that it overrules, as a share of that.
+_FAR = 0.2
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,13 +50,24 @@ class Rate:
         return self.per_week * share * 365.25 / 7
 
     @property
+    def overruled(self) -> bool:
+        """Tell whether the log outweighs a declared use that lies far from it."""
+        if self.declared is None or not over(self.weeks, self.spread.declared_weeks):
+            return False
+        return over(abs(self.logged_units / self.weeks - self.declared), _FAR * self.declared)
+
+    @property
     def words(self) -> str:
         """Return the basis in a few words."""
         if self.by_calendar:
             return "use counted in years is the calendar"
         active = " active" if self.season else ""
         log_words = f"{self.weeks:.0f}{active} weeks of log" if self.weeks else "no log yet"
-        words = log_words if self.declared is None else f"{log_words} and {self.declared:g} a week as declared"
+        words = log_words
+        if self.overruled:
+            words = f"{log_words} overrule the {self.declared:g} a week that was declared"
+        elif self.declared is not None:
+            words = f"{log_words} and {self.declared:g} a week as declared"
         return f"{words}; {self.season.words}" if self.season else words
 
 

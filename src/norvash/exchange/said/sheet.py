@@ -39,6 +39,7 @@ _WITH = {
     "rpm": "rpm",
     "at_stop": "at_stop",
     "way": "way",
+    "mends": "mends",
     **{
         n: n
         for n in ("bill", "hours", "rate", "freight", "tax", "consumables", "downtime", "redo", "life", "condition")

@@ -144,7 +144,7 @@ def _back(request: Request, conn: Conn, now: Now, sheet_id: str, typed: dict[str
 
 
 # What comes with an entry, empty where a form has no field for it.
-_WITH_IT = ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns", "volts", "way")
+_WITH_IT = ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns", "volts", "way", "mends")
 
 
 @router.post("/sheets/{sheet_id}/entries")

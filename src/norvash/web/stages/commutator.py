@@ -1,5 +1,6 @@
 """What the stage of the commutator shows, and the page that goes to the lathe."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from hashlib import blake2s
 
@@ -16,6 +17,7 @@ from norvash.core.sheet.judging.commutator.copper_now import CopperNow
 from norvash.core.sheet.judging.commutator.cut_made import cut_changes
 from norvash.core.sheet.judging.commutator.map_shown import map_changes, map_legend
 from norvash.core.sheet.judging.commutator.says import cut_says
+from norvash.core.sheet.judging.commutator.to_cut import lent_limits
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stages.commutator.bar_map import ALL_SEEN, BAR_MAP
 from norvash.core.sheet.stages.commutator.bar_test import (
@@ -34,12 +36,12 @@ from norvash.core.sheet.stages.commutator.cut import (
     CUT_TOOL,
     LATHE_SPEEDS,
     PIT_LEFT,
-    ROUGH_CUT,
     SLOT_MINUTES,
     SURFACE_WITH,
     TRUE_SETUP,
 )
-from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
+from norvash.core.sheet.stages.commutator.cut_limits import LIMITS
+from norvash.core.sheet.stages.commutator.run_out import BAR_STEP, RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP, RUN_OUT_TOTAL
 from norvash.core.sheet.stages.rework import HOLDER_SET
 from norvash.drawing.bar_map import Mapped, bar_map, bar_map_place, condition_sample
 from norvash.drawing.cut_section import cut_section
@@ -94,13 +96,16 @@ class Own:
     run_out: Entry
     run_out_on: Entry
     run_out_step: Entry
+    run_out_total: Entry
+    bar_step: Entry
     bar_test: Entry
     bar_test_with: tuple[Entry, ...]
     bar_test_lines: tuple[Entry, ...]
     surface_with: Entry
     cut_tool: Entry
     lathe_speeds: Entry
-    rough_cut: Entry
+    limits: tuple[Entry, ...]
+    lent: Mapping[str, str]
     pit_left: Entry
     true_setup: Entry
     cut_done: Entry
@@ -114,7 +119,7 @@ class Own:
         return (
             self.cut_tool,
             self.lathe_speeds,
-            self.rough_cut,
+            *self.limits,
             self.pit_left,
             self.true_setup,
             self.cut_done,
@@ -166,7 +171,7 @@ def view(at: At) -> Commutator:
         own=_own(shown),
         speeds=bench.speeds,
         of_map=_of(shown, BAR_MAP),
-        of_run_out=_of(shown, RUN_OUT),
+        of_run_out=[*_of(shown, RUN_OUT), *_of(shown, RUN_OUT_TOTAL), *_of(shown, BAR_STEP)],
         of_test=_of(shown, BAR_TEST),
         cut_says=cut_says(shown.sheet, now, bench.slots, rules),
         rose=_rose(shown, now),
@@ -199,13 +204,16 @@ def _own(shown: SheetPage) -> Own:
         run_out=at(RUN_OUT),
         run_out_on=at(RUN_OUT_ON),
         run_out_step=at(RUN_OUT_STEP),
+        run_out_total=at(RUN_OUT_TOTAL),
+        bar_step=at(BAR_STEP),
         bar_test=at(BAR_TEST),
         bar_test_with=(at(BAR_TEST_HOW), at(BAR_TEST_FED), at(BAR_TEST_LIFTED)),
         bar_test_lines=(at(BAR_TEST_NOISE), at(BAR_SHAFT), at(BAR_SHAFT_C), at(BAR_SHAFT_BAR)),
         surface_with=at(SURFACE_WITH),
         cut_tool=at(CUT_TOOL),
         lathe_speeds=at(LATHE_SPEEDS),
-        rough_cut=at(ROUGH_CUT),
+        limits=tuple(at(f) for f in LIMITS),
+        lent=lent_limits(shown.sheet, shown.context.rules),
         pit_left=at(PIT_LEFT),
         true_setup=at(TRUE_SETUP),
         cut_done=at(CUT_DONE),

@@ -10,6 +10,8 @@ from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
 from norvash.core.sheet.stages.decide import ELSEWHERE, SLIP, decision
 from norvash.core.sheet.stages.decide import STAGE as DECIDE
 from norvash.core.sheet.stages.rework import gone
+from norvash.core.sheet.task import Task
+from norvash.core.sheet.visit.instead import instead, ways_of
 from norvash.core.sheet.visit.proving import HANDED_OVER, LEFT_SO, RIGHT_AGAIN, STATE_WORDS, proof_asked, said_by
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
@@ -54,8 +56,13 @@ class LifeShown:
     def way(self) -> str:
         """Return by which way it is mended, in words, empty where there is one or none is chosen."""
         return next(
-            (f": {t.what[0].lower()}{t.what[1:]}" for t in self.life.finding.tasks if t.id == self.life.way), ""
+            (f": {t.what[0].lower()}{t.what[1:]}" for t in ways_of(self.life.finding) if t.id == self.life.way), ""
         )
+
+    @property
+    def instead(self) -> tuple[Task, ...]:
+        """Return the work that may be chosen in place of the usual one."""
+        return instead(self.life.finding)
 
     @cached_property
     def look(self) -> Entry:

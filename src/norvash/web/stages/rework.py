@@ -6,6 +6,7 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.stages.catalogue import RECORDED_BY, stage_of
 from norvash.core.sheet.stages.own_tasks import OWN_TASK, TOUCHES, WORK_ORDER, dropped
 from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, task_done
+from norvash.core.sheet.visit.improvised import key_of, may_be_improvised
 from norvash.core.sheet.visit.work_list import Proposed, minutes_left
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
@@ -34,8 +35,8 @@ class Row:
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Rework:
     """The work list with the tick of each task and the stage at which it is recorded, the tasks that are done and did
-    not help `yet`, what is done and not proven, the temporary repairs, the place of the next one, the parts that are
-    offered, how brushes go in, and how they are run in.
+    not help `yet`, what is done and not proven, the temporary repairs, the place of the next one, the stops that it
+    may mend for a while, the parts that are offered, how brushes go in, and how they are run in.
     """
 
     work: list[Row]
@@ -46,6 +47,7 @@ class Rework:
     proving: list[LifeShown]
     temporary: list[Given]
     next: Entry
+    for_a_while: tuple[tuple[str, str], ...]
     offers: OffersShown
     fitting: Fitting | None
     run_in: RunInShown
@@ -108,5 +110,10 @@ def view(at: At) -> Rework:
         offers=offers_shown(at),
         fitting=fitting_shown(shown),
         run_in=run_in_shown(at),
+        for_a_while=tuple(
+            (key_of(x.finding, x.position), f"{x.place}: {x.finding.words}")
+            for x in shown.visit.lives
+            if x.stands and may_be_improvised(x.finding)
+        ),
         next=entry(shown, TEMPORARY, max((*places, *carried), default=0) + 1),
     )

@@ -23,10 +23,12 @@ from norvash.core.sheet.stages.decide import ELSEWHERE, OUTCOME, OVERRULED, SLIP
 from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
 from norvash.core.sheet.stages.gates import GATES
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
+from norvash.core.sheet.stages.rework import TEMPORARY
 from norvash.core.sheet.stages.running_in import RUNIN_POINTS
 from norvash.core.sheet.stages.ways import TAKEN
 from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_withstand
 from norvash.core.sheet.visit.gate_ticked import ticked
+from norvash.core.sheet.visit.improvised import refuse_mending
 from norvash.core.sheet.visit.lives import lives
 from norvash.core.sheet.visit.ways import ways_now
 from norvash.core.sheet.visit.whole_look import looked_at_whole
@@ -64,6 +66,8 @@ def _with_it(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told
         return limited(place, asked, sheet=sheet, rules=rules)
     if field is TAKEN and asked.word:
         return _taken(asked, sheet, told, rules)
+    if field is TEMPORARY and isinstance(asked.record, PutOff) and asked.record.mends:
+        refuse_mending(asked.record.mends, lives(told))
     if field in _AGAIN and asked.word:
         return _said_again(_AGAIN[field], sheet, rules)
     return asked.record

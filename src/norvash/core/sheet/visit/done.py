@@ -7,6 +7,7 @@ from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.part import BELT, OUTSIDE
+from norvash.core.sheet.records import PutOff
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS, field_of
@@ -15,7 +16,7 @@ from norvash.core.sheet.stages.own_tasks import own_tasks
 from norvash.core.sheet.stages.prove.earth import EARTH_OHM, JOIN_EARTH
 from norvash.core.sheet.stages.prove.run_findings import FLASH_FIELD
 from norvash.core.sheet.stages.record import HOW_FAR_OPEN
-from norvash.core.sheet.stages.rework import done_task
+from norvash.core.sheet.stages.rework import TEMPORARY, done_task
 from norvash.core.sheet.stages.running_in import OVER, RUNIN_CLOCK
 from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, FIT_SET, RUN_IN
 from norvash.core.sheet.task import Task
@@ -34,9 +35,33 @@ def done_tasks(sheet: Sheet) -> Mapping[Task, tuple[Given, ...]]:
     for (field_id, _), given in sheet.entries.items():
         for task in _said_by(field_id, given, own) if given.stands else ():
             made.setdefault(task, []).append(given)
+    made |= {task: [given] for task, given in _for_a_while(sheet)}
     done = {task: tuple(said) for task, said in made.items()}
     sheet.worked_out["done_tasks"] = done
     return done
+
+
+def _for_a_while(sheet: Sheet) -> Iterable[tuple[Task, Given]]:
+    """Yield the temporary repairs that mend a finding, each as work in the place of that which mends it for good."""
+    for n in TEMPORARY.places(sheet):
+        given = TEMPORARY.given(sheet, n)
+        mends = given.record.mends if given is not None and isinstance(given.record, PutOff) else ""
+        finding = FINDINGS.get(mends.partition("@")[0])
+        if given is not None and finding is not None:
+            words = f"for a while: {given.word}"
+            yield (
+                Task(
+                    id=f"{TEMPORARY.id}.{n}",
+                    what=words,
+                    done=words,
+                    minutes=0,
+                    tools="",
+                    steps=(),
+                    touches=(finding.part.id,),
+                    in_place_of=tuple(t for t in finding.tasks if not t.looks),
+                ),
+                given,
+            )
 
 
 def _said_by(field_id: str, given: Given, own: Mapping[str, Task]) -> Iterable[Task]:
@@ -90,9 +115,14 @@ def last_inside(sheet: Sheet) -> datetime | None:
 
     A cord, a switch or an earth lead lie outside it; stone and paper through a window open nothing.
     """
-    opened = HOW_FAR_OPEN.given(sheet)
-    work = [g.at for task, said in done_tasks(sheet).items() if _is_inside(task) for g in said]
-    return max((*work, *([opened.at] if opened is not None else [])), default=None)
+    opened, worked = HOW_FAR_OPEN.given(sheet), last_closing_of_case(sheet)
+    return max((at for at in (worked, opened.at if opened is not None else None) if at is not None), default=None)
+
+
+def last_closing_of_case(sheet: Sheet) -> datetime | None:
+    """Return when the last work inside the motor was entered, None without any."""
+    work = (g.at for task, said in done_tasks(sheet).items() if _is_inside(task) for g in said)
+    return max(work, default=None)
 
 
 def last_closing(sheet: Sheet) -> datetime | None:
@@ -147,7 +177,7 @@ def touched(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place:
 
     `tasks` are those that are done, `new` the positions with a new brush.
     """
-    work = [task for task in tasks if not task.looks]
+    work = [t for task in tasks if not task.looks for t in (task, *task.in_place_of)]
     if not work and not new:
         return False
     if field.after_work and (new or any(_opens(task) for task in work)):

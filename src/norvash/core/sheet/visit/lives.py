@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, ONLY_PROVED, ORDER,
 from norvash.core.sheet.stages.decide import SLIP
 from norvash.core.sheet.stages.rework import gone
 from norvash.core.sheet.visit.done import work_done
+from norvash.core.sheet.visit.improvised import improvised_for
 from norvash.core.sheet.visit.signed_over import DECLARED, as_opened
 from norvash.core.sheet.visit.unread import holds_unread
 from norvash.core.sheet.visit.visit_read import VisitRead
@@ -100,8 +101,11 @@ class _Visit(VisitRead):
             decided=decided,
             put_off=decided.put_off if decided is not None else kept.put_off if kept is not None else None,
             why=decided.why if decided is not None else kept.why if kept is not None else "",
-            done=self.done(kept, finding, decided),
-            worked=work_done(self.tasks, finding),
+            done=self.done(kept, finding, at[0], decided),
+            worked=(
+                *work_done(self.tasks, finding),
+                *(f"for a while: {g.word}" for g in improvised_for(finding, at[0], self.sheet)),
+            ),
             by_sight=self.by_sight(finding, at[0]),
             proof=tuple(self.proof(finding, at)),
             by_earlier=held,

@@ -42,6 +42,7 @@ from norvash.core.sheet.stages.windings.insulation import circuits_of
 from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.sheet.visit.day import read_day
 from norvash.core.sheet.visit.entry_read import AskedEntry, Read
+from norvash.core.sheet.visit.instead import ways_of
 from norvash.core.sheet.visit.named import per_of
 from norvash.core.sheet.visit.offering import kind_of, read_offer
 from norvash.core.sheet.visit.permit import MOST_TEXT, part_of, read_permit
@@ -205,7 +206,7 @@ def _decide(field: Decision, asked: AskedEntry) -> Read:
 def _way(field: Decision, task_id: str) -> Way:
     """Return which of the ways to mend something was chosen."""
     finding = FINDINGS.get(decided_finding(field))
-    ways = {t.id: t.what for t in finding.tasks} if finding is not None and finding.one_of else {}
+    ways = {t.id: t.what for t in ways_of(finding)} if finding is not None else {}
     if task_id not in ways:
         others = f"Choose one of: {'; '.join(ways.values())}." if ways else "Leave it out: there is one way."
         raise InputError("This is not a way to mend it.", others, "way")
@@ -247,7 +248,8 @@ def _minutes(text: str) -> float:
 
 @_read.register
 def _repair(_field: Repair, asked: AskedEntry) -> Read:
-    return Read(asked.text[:MOST_TEXT], asked.text[:MOST_TEXT], None, _put_off(asked.more, asked.today))
+    put_off = replace(_put_off(asked.more, asked.today), mends=asked.more.get("mends", "").strip()[:80])
+    return Read(asked.text[:MOST_TEXT], asked.text[:MOST_TEXT], None, put_off)
 
 
 @_read.register

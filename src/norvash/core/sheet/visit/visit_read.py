@@ -19,6 +19,8 @@ from norvash.core.sheet.stages.rework import TEMPORARY, gone
 from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.visit.done import DONE, done_by, done_tasks, last_work, work_beside
+from norvash.core.sheet.visit.improvised import improvised_for
+from norvash.core.sheet.visit.instead import instead
 from norvash.core.sheet.visit.whole_look import renewed_whole
 from norvash.core.text.quantities import UNITS
 
@@ -71,11 +73,12 @@ class VisitRead:
         said = field.given(self.sheet, position)
         return field.given(self.sheet) if said is None and finding.per else said
 
-    def done(self, kept: KeptLife | None, finding: Finding, decided: Given | None) -> tuple[Given, ...]:
+    def done(self, kept: KeptLife | None, finding: Finding, position: int, decided: Given | None) -> tuple[Given, ...]:
         """Return who did its work, and when."""
         if not finding.known:
             return renewed_whole(finding.part, self.tasks)
-        done = done_by(finding, self.tasks)
+        done = (*done_by(finding, self.tasks), *improvised_for(finding, position, self.sheet))
+        done = (*done, *(g for t in instead(finding) for g in self.tasks.get(t, ())))
         if finding.of_brush and (finding.proof or not done):
             done = (*done, *self.tasks.get(FIT_SET, ()))
         done = done or self._beside(finding)

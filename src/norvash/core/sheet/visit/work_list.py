@@ -13,6 +13,7 @@ from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.call_in import FIND_FAULT
 from norvash.core.sheet.stages.own_tasks import WORK_ORDER, dropped, own_tasks
 from norvash.core.sheet.task import Task
+from norvash.core.sheet.visit.instead import instead, spared_by
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -97,7 +98,8 @@ def _asked_for(
         instead.pop(task, None)
         because.setdefault(task, []).append(words)
     for task in done:
-        if task is not FIND_FAULT:  # the answer to the complaint says what was found, if anything was
+        # The answer to the complaint says what was found, if anything was; a repair for a while stands by itself.
+        if task is not FIND_FAULT and not task.in_place_of:
             because.setdefault(task, [])
     return because, instead
 
@@ -120,7 +122,8 @@ def _asked(life: Life, done: Collection[Task]) -> tuple[Task, ...]:
     """
     tasks = life.finding.tasks
     if not life.finding.one_of:
-        return tasks
+        other = next((t for t in instead(life.finding) if t.id == life.way), None)
+        return tasks if other is None else (other, *(t for t in tasks if not (t.looks or spared_by(other, t))))
     chosen = tuple(t for t in tasks if t in done) or tuple(t for t in tasks if t.id == life.way)
     return chosen or tasks
 

@@ -28,6 +28,7 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.judging.commutator.condemned import condemned
+from norvash.core.sheet.judging.commutator.one_number import OneNumber, one_number
 from norvash.core.sheet.judging.commutator.to_cut import plan_of
 from norvash.core.sheet.judging.commutator.whole_map import is_whole, judged_map, unfinished
 from norvash.core.sheet.sheet import Sheet
@@ -40,7 +41,7 @@ from norvash.core.sheet.stages.commutator.bar_test import (
     BAR_TEST_NOISE,
 )
 from norvash.core.sheet.stages.commutator.cut import CUT_DONE
-from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP
+from norvash.core.sheet.stages.commutator.run_out import RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP, RUN_OUT_TOTAL
 from norvash.core.sheet.stages.commutator.seen import (
     COMMUTATOR_BLACK,
     COMMUTATOR_BURNT,
@@ -83,6 +84,7 @@ class CopperNow:
     work: tuple[Work, str, str] | None
     condemned: str = ""
     trouble: Mapping[Trouble, InputError] = field(default_factory=dict)
+    known: OneNumber | None = None
     unfinished: str = ""
 
     @property
@@ -99,7 +101,7 @@ class CopperNow:
 
 def read_after_cut(sheet: Sheet) -> bool:
     """Tell whether the run-out was read again after the cut that is recorded."""
-    done, read = CUT_DONE.given(sheet), RUN_OUT.given(sheet)
+    done, read = CUT_DONE.given(sheet), RUN_OUT.given(sheet) or RUN_OUT_TOTAL.given(sheet)
     return done is not None and read is not None and read.at > done.at
 
 
@@ -164,18 +166,21 @@ def _put_together(sheet: Sheet, rules: MotorRules) -> CopperNow:
         taken = Taken(_DEFAULT_NOISE if noise is None else noise, fed, brushes_lifted(sheet), fine)
         return judge_bar_test(tests, replace(wound.armature, turns=_count(facts, COIL_TURNS)), taken, rules)
 
+    known = one_number(sheet, diameter_now_mm(sheet), rules, after_cut=read_after_cut(sheet))
     turned = _tried("run-out", lambda: _turned(sheet, wound, rules), trouble)
     tested = _tried("bar-test", bar_test, trouble)
     loose = bool(having(judged, "loose"))
     planned, cut = (sheet, turned) if CUT_DONE.given(sheet) is None else _before_cut(sheet, wound, rules)
     plan = _tried("cut", lambda: plan_of(planned, cut, rules, loose=loose), trouble)
     seen = _signs(sheet, judged, turned, plan=plan, rules=rules)
+    if known is not None and known.over:
+        seen.add("tir-over")
     held = COMMUTATOR_TWO_BARS.seen(sheet) or (read is not None and bool(read.bar_test))
     cleared, uneven = tested is not None and tested.release, tested is not None and not tested.even
     if (held and not cleared) or uneven:
         seen.add("fault")
     looked = bool(judged) or STAGE.looked_at(sheet)
-    work = least_work(seen, rules) if looked or turned is not None else None
+    work = least_work(seen, rules) if looked or turned is not None or known is not None else None
     made = CopperNow(
         bars=wound.bars if wound else _count(facts, BARS),
         wound=wound,
@@ -188,6 +193,7 @@ def _put_together(sheet: Sheet, rules: MotorRules) -> CopperNow:
         work=work,
         trouble=trouble,
         unfinished=unfinished(sheet),
+        known=known,
     )
     owed = made.needs_bar_test
     return replace(made, condemned=condemned(sheet, tested, rules, loose=loose, owed=owed))

@@ -3,7 +3,6 @@
 from collections.abc import Iterator
 from dataclasses import replace
 
-from norvash.core.commutator.after_cut import slot_minutes
 from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.slots import slot_again_mm
 from norvash.core.edges import over, under
@@ -12,6 +11,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow
 from norvash.core.sheet.judging.commutator.left_by_cut import faces_right, gaps_right
+from norvash.core.sheet.judging.commutator.to_cut import slots_min
 from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.brushes.carbon import FACE_CUT
@@ -26,7 +26,7 @@ from norvash.core.sheet.stages.commutator.cut import (
 )
 from norvash.core.sheet.stages.commutator.size import GROOVE, PIT, SLOT_DEPTH, SLOT_SHALLOW
 from norvash.core.sheet.stages.rework import HOLDER_SET
-from norvash.core.sheet.stages.shared import CONTOUR_FACES, SET_HOLDERS
+from norvash.core.sheet.stages.shared import CONTOUR_FACES, SET_HOLDERS, UNDERCUT_MICA
 
 # Half of the last digit to which a plan states its diameter.
 _LAST_DIGIT_MM = 0.005
@@ -52,7 +52,7 @@ def cut_found(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Findi
     elif plan is not None and _asks_for_cut(now):
         depth = plan.chosen
         if depth.allowed:
-            yield _without_trivia(sheet, depth.radial_mm, depth.diameter_after_mm, rules).saying(
+            yield _without_trivia(sheet, plan, rules).saying(
                 f"cleans up with {depth.radial_mm:.3f} mm radial, to {depth.diameter_after_mm:.2f} mm;"
                 f" {depth.skims_left}"
                 f" more such cuts left{about}"
@@ -71,8 +71,11 @@ def _asks_for_cut(now: CopperNow) -> bool:
     return now.work is not None and now.work[0].id == "skim" and not set_up
 
 
-def _without_trivia(sheet: Sheet, radial_mm: float, after_mm: float, rules: MotorRules) -> Finding:
-    """Return that a cut is to be made, without the work that it will not ask for."""
+def _without_trivia(sheet: Sheet, plan: Plan, rules: MotorRules) -> Finding:
+    """Return that a cut is to be made, without the work that it will not ask for: slots that stay deep enough are not
+    undercut, nor is flush insulation ever.
+    """
+    radial_mm, after_mm = plan.chosen.radial_mm, plan.chosen.diameter_after_mm
     planned = CutRecord(
         radial_mm=radial_mm,
         sunk_radial_mm=radial_mm,
@@ -80,7 +83,11 @@ def _without_trivia(sheet: Sheet, radial_mm: float, after_mm: float, rules: Moto
         after_diameter_mm=after_mm,
         holder_gap_radial_mm=HOLDER_GAP_MM.stated(sheet.facts.figures),
     )
-    spared = {SET_HOLDERS: gaps_right(sheet, planned, rules), CONTOUR_FACES: faces_right(planned, rules)}
+    spared = {
+        UNDERCUT_MICA: plan.copper.flush or (plan.slot_after_radial_mm is not None and not plan.undercut_by_radial_mm),
+        SET_HOLDERS: gaps_right(sheet, planned, rules),
+        CONTOUR_FACES: faces_right(planned, rules),
+    }
     return replace(COPPER_CUT, tasks=tuple(t for t in COPPER_CUT.tasks if not spared.get(t, False)))
 
 
@@ -137,7 +144,7 @@ def _slots_after(sheet: Sheet, depth_mm: float, diameter_mm: float, rules: Motor
     enough = least or target or slot_again_mm(diameter_mm, SLOT_WIDTH_MM.stated(figures), rules)
     if under(depth_mm, enough):
         of_what = "is their target" if target and not least else "at least"
-        time = f", about {slot_minutes(int(bars), rules):.0f} min" if bars else ""
+        time = f", about {slots_min(int(bars), sheet, rules):.0f} min" if bars else ""
         yield SLOT_SHALLOW.saying(f"slots {depth_mm:.2f} mm deep after the cut, {enough:.2f} mm {of_what}{time}")
 
 

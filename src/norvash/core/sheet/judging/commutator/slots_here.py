@@ -3,10 +3,10 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from norvash.core.commutator.after_cut import slot_minutes
 from norvash.core.motor.figure_fields import UNDERCUT_MM
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now
+from norvash.core.sheet.judging.commutator.to_cut import slots_min
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.shared import PLAN_CUT, UNDERCUT_MICA
 from norvash.core.sheet.task import Task
@@ -29,7 +29,7 @@ class SlotsHere:
         Units: -> [min]
         """
         flush = UNDERCUT_MM.of(sheet.facts.figures) == 0
-        return None if not now.bars or flush else slot_minutes(now.bars, rules, self.factor)
+        return None if not now.bars or flush else slots_min(now.bars, sheet, rules, self.factor)
 
 
 def cut_minutes(sheet: Sheet, rules: MotorRules) -> float | None:

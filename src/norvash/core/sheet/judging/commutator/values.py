@@ -12,7 +12,7 @@ from norvash.core.motor.figure_fields import SLOT_LEAST_MM, SLOT_WIDTH_MM, UNDER
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.commutator import whole_map
+from norvash.core.sheet.judging.commutator import one_number, whole_map
 from norvash.core.sheet.judging.commutator.band import band_measured
 from norvash.core.sheet.judging.commutator.copper_now import CopperNow, Trouble, copper_now, read_after_cut
 from norvash.core.sheet.judging.commutator.cut_found import cut_found
@@ -30,7 +30,9 @@ from norvash.core.sheet.stages.commutator.bar_test import (
 )
 from norvash.core.sheet.stages.commutator.cut import COPPER_UNDER, CUT_DONE, SURFACE_EMERGENCY, SURFACE_WITH
 from norvash.core.sheet.stages.commutator.run_out import (
+    BAR_STEP,
     RUN_OUT,
+    RUN_OUT_TOTAL,
     RUNOUT_BARS,
     RUNOUT_FAR,
     RUNOUT_OVER,
@@ -64,7 +66,7 @@ _OF_SLOT = (
     *("undercut_mm", "commutator_d_mm"),
 )
 _OF_CUT = (*_OF_COPPER, *_OF_SLOT, "gap.", "holder_gap_mm", "face.radius")
-_SIZES = (TRACK_D, SHOULDER_D, GROOVE, PIT, EARLIER_STEP, RUN_OUT, BAR_MAP)
+_SIZES = (TRACK_D, SHOULDER_D, GROOVE, PIT, EARLIER_STEP, RUN_OUT, RUN_OUT_TOTAL, BAR_STEP, BAR_MAP)
 _MOST_BARS = 6
 
 
@@ -127,6 +129,7 @@ def _map(sheet: Sheet, now: CopperNow, *, counts: bool) -> Iterator[Measured]:
 def _run_out(sheet: Sheet, now: CopperNow, rules: MotorRules, *, counts: bool) -> Iterator[Measured]:
     """Yield how true the copper runs, and which bars stand out. Source: rules runout.*"""
     run = now.run_out
+    yield from one_number.told(sheet, now.known, rules, counts=counts)
     if run is None:
         yield from _trouble(sheet, now, "run-out")
         return

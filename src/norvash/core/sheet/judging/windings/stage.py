@@ -18,7 +18,7 @@ from norvash.core.sheet.stages.windings.insulation import (
     circuits_of,
 )
 from norvash.core.sheet.stages.windings.stage import STAGE
-from norvash.core.sheet.visit.done import last_closing
+from norvash.core.sheet.visit.done import last_closing_of_case
 from norvash.core.sheet.visit.on_axis import left_to_look_at
 from norvash.core.sheet.visit.visit import Judging, Visit
 from norvash.core.windings.circuits import PLACES
@@ -57,7 +57,7 @@ def _not_proven(visit: Visit) -> tuple[str, bool]:
     ways = [p for p in ([0], needed) if p and all(INSULATION_MOHM.given(sheet, n) is not None for n in p)]
     if not ways:
         return "insulation to earth is not measured", False
-    closed = last_closing(sheet)
+    closed = last_closing_of_case(sheet)
     fresh = [p for p in ways if closed is None or all(_at(sheet, n) >= closed for n in p)]
     if not fresh:
         return "insulation was tested before it was closed for the last time: test it again", False

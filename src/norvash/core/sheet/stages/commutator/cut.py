@@ -9,6 +9,7 @@ from norvash.core.sheet.fields_made import column, pick, quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import COMMUTATOR
 from norvash.core.sheet.records import SlotTime
+from norvash.core.sheet.stages.commutator import cut_limits
 from norvash.core.sheet.stages.shared import (
     CLEAN_TRACK,
     CONTOUR_FACES,
@@ -110,17 +111,7 @@ FIELDS: tuple[Field, ...] = (
         hint="kept for the next motor",
         judged=True,
     ),
-    ROUGH_CUT := quantity(
-        "rough-cut",
-        "Plan of a cut",
-        "Rough pass, radial",
-        "length",
-        needs="safe",
-        low=0.005,
-        high=0.25,
-        hint="empty: by the rulebook",
-        judged=True,
-    ),
+    *cut_limits.LIMITS,
     PIT_LEFT := quantity(
         "pit-left", "Plan of a cut", "Leave pits up to, radial", "length", needs="safe", high=10, judged=True
     ),

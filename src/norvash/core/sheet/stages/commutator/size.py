@@ -25,6 +25,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=COPPER_PLANNED,
         touched_by=(PLAN_CUT, RENEW_ARMATURE),
+        hangs_on=(COMMUTATOR,),
     ),
     SHOULDER_D := quantity(
         "shoulder-d",
@@ -38,6 +39,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=COPPER_PLANNED,
         touched_by=(PLAN_CUT, RENEW_ARMATURE),
+        hangs_on=(COMMUTATOR,),
     ),
     GROOVE := quantity(
         "groove",
@@ -50,6 +52,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=COPPER_PLANNED,
         touched_by=(PLAN_CUT, RENEW_ARMATURE),
+        hangs_on=(COMMUTATOR,),
     ),
     PIT := quantity(
         "pit",
@@ -62,6 +65,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=COPPER_PLANNED,
         touched_by=(PLAN_CUT, RENEW_ARMATURE),
+        hangs_on=(COMMUTATOR,),
     ),
     EARLIER_STEP := quantity(
         "step",
@@ -73,6 +77,7 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=COPPER_PLANNED,
         touched_by=(PLAN_CUT, RENEW_ARMATURE),
+        hangs_on=(COMMUTATOR,),
     ),
     SLOT_DEPTH := quantity(
         "slot-depth",
@@ -85,5 +90,6 @@ FIELDS: tuple[Field, ...] = (
         judged=True,
         tells=(SLOT_SHALLOW,),
         touched_by=(PLAN_CUT, RENEW_ARMATURE),
+        hangs_on=(COMMUTATOR,),
     ),
 )
