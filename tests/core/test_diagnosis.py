@@ -9,9 +9,10 @@ from hypothesis import strategies as st
 
 from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS, base_rates
 from norvash.core.diagnosis.checks import CHECKS
+from norvash.core.diagnosis.first_signs import first_signs
 from norvash.core.diagnosis.ranking import Situation, diagnose, entropy, likelihoods, strengths, worth_of
 from norvash.core.diagnosis.sign import NOT_SO
-from norvash.core.diagnosis.signs import SIGNS, offered
+from norvash.core.diagnosis.signs import AT_THE_CALL, SIGNS, offered
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
@@ -276,3 +277,24 @@ def test_nothing_left_is_refused() -> None:
 def test_no_rate_moves_by_surroundings() -> None:
     rates = [base_rates(c, (around,)) for c in TEMPLATES for around in SURROUNDINGS]
     assert_nothing_moved("surroundings.json", list(rates), rel=1e-6)
+
+
+SAID = {
+    "it sparks and smells": ({"sparks", "smell"}, "spins"),
+    "blows the breaker, gives a shock": ({"shock"}, "spins"),
+    "shakes and is loud": ({"shakes", "loud"}, "spins"),
+    "": ({"start"}, "new-noise"),
+}
+
+
+@pytest.mark.parametrize(("words", "named", "never"), [(k, *v) for k, v in SAID.items()], ids=[k or "-" for k in SAID])
+def test_what_a_complaint_names_is_asked_about_first(
+    rules: MotorRules, words: str, named: set[str], never: str
+) -> None:
+    signs = [s for s in AT_THE_CALL if offered(s, "appliance")]
+    first = first_signs(signs, words, base_rates("appliance"), strengths(rules))
+    assert len(first) == 8
+    assert named <= set(first)
+    assert never not in first
+    assert list(first) == [s.id for s in signs if s.id in first], "in their own order"
+    assert first_signs(signs[:5], words, base_rates("appliance"), strengths(rules)) == tuple(s.id for s in signs[:5])

@@ -2,22 +2,35 @@
 
 from collections.abc import Iterator
 from dataclasses import dataclass
+from typing import TypedDict
 
 from norvash.core.sheet.field import Tick
+from norvash.core.sheet.given import Given
 from norvash.core.sheet.stages.axis import BEARING, at_field, at_finding, looked, on
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.sheet.stages.drive.together import TOGETHER
 from norvash.core.sheet.visit.on_axis import PartNow, named_parts, parts_now
+from norvash.core.sheet.visit.together import Look, may_be_said
 from norvash.web.axis_drawn import AxisDrawn, Name, axis_drawn
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, Group, entry
 from norvash.web.stages.lives import LifeShown, lives_shown
 
 
+class Together(TypedDict):
+    """What may be said together at a stage, the entry that says it, and what was said so."""
+
+    together: tuple[Look, ...]
+    together_next: Entry | None
+    together_said: tuple[Given, ...]
+
+
 @dataclass(frozen=True, slots=True, kw_only=True)
 class AxisShown:
     """The section of a motor at a stage: its names in the order of the axis, the part that is open with its entries,
     what it is asked to look for, its tick and its findings; `elsewhere` are the entries of all parts, `left` is how
-    many parts of the stage are not looked at.
+    many parts of the stage are not looked at. `together` are the looks that may be said to have found nothing with one
+    press, and those that were.
     """
 
     drawn: AxisDrawn
@@ -30,6 +43,9 @@ class AxisShown:
     left: int
     of: int
     elsewhere: tuple[Entry, ...]
+    together: tuple[Look, ...]
+    together_next: Entry | None
+    together_said: tuple[Given, ...]
 
 
 def axis_shown(at: At) -> AxisShown:
@@ -54,6 +70,21 @@ def axis_shown(at: At) -> AxisShown:
         left=sum(numbered[n].to_look_at for n in own),
         of=len(own),
         elsewhere=tuple(_elsewhere(at)),
+        **_together(at),
+    )
+
+
+def _together(at: At) -> Together:
+    """Return what may be said together at a stage, and what was."""
+    page, places = at.shown, TOGETHER.places(at.shown.sheet)
+    here = at.stage.has(TOGETHER.id)
+    open_now = here and page.row.signed_at is None
+    may = may_be_said(page.sheet, page.visit.lives, page.context.rules) if open_now else ()
+    said = (TOGETHER.given(page.sheet, n) for n in places) if here else ()
+    return Together(
+        together=may if len(may) > 1 else (),
+        together_next=entry(page, TOGETHER, max(places, default=0) + 1) if here else None,
+        together_said=tuple(g for g in said if g is not None),
     )
 
 

@@ -21,6 +21,7 @@ from norvash.core.sheet.stages.before.fields import NOLOAD_A, NOLOAD_RPM
 from norvash.core.sheet.stages.catalogue import FINDINGS
 from norvash.core.sheet.stages.decide import ELSEWHERE, OUTCOME, OVERRULED, SLIP, STOPS, decided_finding, decision
 from norvash.core.sheet.stages.drive.bearings import BEARING_GREASED
+from norvash.core.sheet.stages.drive.together import TOGETHER
 from norvash.core.sheet.stages.gates import GATES
 from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
 from norvash.core.sheet.stages.rework import TEMPORARY
@@ -30,6 +31,7 @@ from norvash.core.sheet.stages.windings.withstand import WITHSTAND_V, refuse_wit
 from norvash.core.sheet.visit.gate_ticked import ticked
 from norvash.core.sheet.visit.improvised import refuse_mending
 from norvash.core.sheet.visit.lives import lives
+from norvash.core.sheet.visit.together import together_words
 from norvash.core.sheet.visit.ways import ways_now
 from norvash.core.sheet.visit.whole_look import looked_at_whole
 from norvash.core.verdict.grades import GRADES
@@ -68,6 +70,8 @@ def _with_it(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told
         return _taken(asked, sheet, told, rules)
     if field is TEMPORARY and isinstance(asked.record, PutOff) and asked.record.mends:
         refuse_mending(asked.record.mends, lives(told))
+    if field is TOGETHER and asked.word:
+        return together_words(asked.word, sheet, lives(told), rules)
     if field in _AGAIN and asked.word:
         return _said_again(_AGAIN[field], sheet, rules)
     return asked.record

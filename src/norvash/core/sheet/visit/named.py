@@ -9,6 +9,7 @@ from norvash.core.sheet.records import PaintedMap, Readings
 from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.stages.catalogue import FINDINGS, TASKS
 from norvash.core.sheet.stages.decide import answer_words, decided_finding
+from norvash.core.sheet.stages.drive.together import TOGETHER
 from norvash.core.sheet.stages.rework import done_task, gone_finding
 from norvash.core.text.quantities import UNITS
 
@@ -46,6 +47,8 @@ def said_words(field: Field, given: Given) -> str:
         return given.cut.words
     if isinstance(given.record, Readings | PaintedMap):
         return given.record.words
+    if field is TOGETHER:
+        return given.why
     words = answer_words(field, given.word, given.typed)
     if isinstance(given.record, TakenFor):
         words = given.record.name or words

@@ -4,6 +4,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
+from norvash.core.motor.figure_fields import BEARING_AT
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Field, Pick
 from norvash.core.sheet.finding import Finding
@@ -12,6 +13,8 @@ from norvash.core.sheet.part import COMMUTATOR, HOLDERS, SPRINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stages.axis import BEARING, WALKED, AxisPart, at_field, at_finding, axis_of, looked, on
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.sheet.stages.drive.bearings import BUSH_STATE
+from norvash.core.sheet.visit.together import said_together
 from norvash.core.sheet.visit.visit import Visit
 from norvash.core.sheet.visit.walk import looked_at
 from norvash.core.verdict.grades import GRADES, Grade
@@ -132,7 +135,7 @@ def _answers(sheet: Sheet) -> tuple[tuple[Field, int], ...]:
 
 def _part_now(part: AxisPart, lives: tuple[Life, ...], lesser: tuple[Finding, ...], visit: Visit) -> PartNow:
     looks = _looks_at(part, visit)
-    answered = sum(f.given(visit.sheet, n) is not None for f, n in looks)
+    answered = sum(_is_answered(f, n, visit.sheet) for f, n in looks)
     stands = [x.finding for x in lives if x.stands]
     worst = max((f.grade for f in (*stands, *lesser)), key=GRADES.index, default=None)
     slight = bool(lesser) and not stands
@@ -154,7 +157,24 @@ def _looks_at(part: AxisPart, visit: Visit) -> tuple[tuple[Field, int], ...]:
     known: Mapping[str, list[tuple[Field, int]]] | None = visit.worked_out.get("looks")
     if known is None:
         known = visit.worked_out["looks"] = _looks(visit.sheet, visit.rules)
-    return tuple(known.get(part.id, ()))
+    looks = tuple(known.get(part.id, ()))
+    return _of_its_kind(looks, visit.sheet) if part.bearing else looks
+
+
+def _of_its_kind(looks: tuple[tuple[Field, int], ...], sheet: Sheet) -> tuple[tuple[Field, int], ...]:
+    """Return the looks of a bearing as it is, plain or rolling: as it was answered, else as it is stated or usual."""
+    plain = tuple(x for x in looks if x[0] is BUSH_STATE)
+    rolling = tuple(x for x in looks if x[0] is not BUSH_STATE)
+    if any(_is_answered(f, n, sheet) for f, n in rolling):
+        return rolling
+    stated = any(BEARING_AT[n - 1].stated(sheet.facts.figures) for _, n in looks)
+    usual = sheet.facts.motor_class == "starter" and not stated
+    return plain if usual or any(_is_answered(f, n, sheet) for f, n in plain) else rolling
+
+
+def _is_answered(field: Field, place: int, sheet: Sheet) -> bool:
+    """Tell whether a look was answered, by itself or together with others."""
+    return field.given(sheet, place) is not None or f"{field.id}@{place}" in said_together(sheet)
 
 
 def _looks(sheet: Sheet, rules: MotorRules) -> dict[str, list[tuple[Field, int]]]:
@@ -184,6 +204,8 @@ def _state(part: AxisPart, lives: tuple[Life, ...], visit: Visit, *, answered: i
 def _sound(part: AxisPart, visit: Visit) -> bool:
     """Tell whether somebody says that they looked at all of a part and found nothing."""
     tick, whole = looked(part), STAGE_BY_ID[part.stage].sound
+    if tick is not None and f"{tick.id}@{part.bearing}" in said_together(visit.sheet):
+        return True
     if tick is not None:
         return tick.of(visit.sheet, part.bearing) or (whole is not None and whole.of(visit.sheet))
     if part.id == "gear":

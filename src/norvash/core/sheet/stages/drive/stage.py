@@ -14,12 +14,13 @@ from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.stage import Stage
 from norvash.core.sheet.stages.axis import looks_of
 from norvash.core.sheet.stages.drive import bearings, seen, shaft
+from norvash.core.sheet.stages.drive.together import TOGETHER
 
 STAGE = Stage(
     id="drive",
     name="drive",
     words="Bearings and drive",
-    fields=(*bearings.FIELDS, *shaft.FIELDS, *looks_of("drive")),
+    fields=(*bearings.FIELDS, *shaft.FIELDS, *looks_of("drive"), TOGETHER),
     signs=ON_DRIVE,
     looked=seen.LOOKED,
     findings=(*bearings.FINDINGS, *shaft.FINDINGS),
