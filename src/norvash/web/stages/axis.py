@@ -10,7 +10,7 @@ from norvash.core.sheet.stages.axis import BEARING, at_field, at_finding, looked
 from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
 from norvash.core.sheet.stages.drive.together import TOGETHER
 from norvash.core.sheet.visit.on_axis import PartNow, named_parts, parts_now
-from norvash.core.sheet.visit.together import Look, may_be_said
+from norvash.core.sheet.visit.together import Look, by_part, may_be_said
 from norvash.web.axis_drawn import AxisDrawn, Name, axis_drawn
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, Group, entry
@@ -21,6 +21,7 @@ class Together(TypedDict):
     """What may be said together at a stage, the entry that says it, and what was said so."""
 
     together: tuple[Look, ...]
+    together_words: list[str]
     together_next: Entry | None
     together_said: tuple[Given, ...]
 
@@ -44,6 +45,7 @@ class AxisShown:
     of: int
     elsewhere: tuple[Entry, ...]
     together: tuple[Look, ...]
+    together_words: list[str]
     together_next: Entry | None
     together_said: tuple[Given, ...]
 
@@ -83,6 +85,7 @@ def _together(at: At) -> Together:
     said = (TOGETHER.given(page.sheet, n) for n in places) if here else ()
     return Together(
         together=may if len(may) > 1 else (),
+        together_words=by_part(may),
         together_next=entry(page, TOGETHER, max(places, default=0) + 1) if here else None,
         together_said=tuple(g for g in said if g is not None),
     )

@@ -18,10 +18,11 @@ from norvash.errors import InputError
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Look:
-    """One look of a part: its field and place, and in words what it found."""
+    """One look of a part, which is named: its field and place, and in words what it found."""
 
     field: Field
     place: int
+    part: str
     words: str
 
     @property
@@ -53,6 +54,14 @@ def may_be_said(sheet: Sheet, lives: Sequence[Life], rules: MotorRules) -> tuple
     )
 
 
+def by_part(looks: Iterable[Look]) -> list[str]:
+    """Return looks in words, those of one part together."""
+    made: dict[str, list[str]] = {}
+    for look in looks:
+        made.setdefault(look.part, []).append(look.words)
+    return [f"{part}: {', '.join(words)}" for part, words in made.items()]
+
+
 def _picks(sheet: Sheet, parts: Mapping[str, AxisPart], rules: MotorRules) -> Iterator[tuple[Look, Iterable[Finding]]]:
     """Yield the looks that are picked, each with what it can find; only what has one answer that finds nothing."""
     picks = (f for f in DRIVE.fields if isinstance(f, Pick) and f.finds and not f.refused)
@@ -61,8 +70,8 @@ def _picks(sheet: Sheet, parts: Mapping[str, AxisPart], rules: MotorRules) -> It
         for place in (1, 2) if field.per == BEARING else (0,):
             part = parts.get(on(at_field(field, place), parts))
             if part is not None and sound and field is not BUSH_STATE:  # what a plain bush shows is picked by itself
-                words = f"{part.words}: {field.label[0].lower()}{field.label[1:]} {sound}"
-                yield Look(field=field, place=place, words=words), field.finds.values()
+                words = f"{field.label[0].lower()}{field.label[1:]} {sound}"
+                yield Look(field=field, place=place, part=part.words, words=words), field.finds.values()
 
 
 def _parts(parts: Mapping[str, AxisPart]) -> Iterator[tuple[Look, Iterable[Finding]]]:
@@ -72,7 +81,7 @@ def _parts(parts: Mapping[str, AxisPart]) -> Iterator[tuple[Look, Iterable[Findi
         if isinstance(tick, Tick):
             finds = [f for f in (*DRIVE.looked, *DRIVE.findings) if on(at_finding(f), parts) == part.id]
             finds += [f for f in DRIVE.looked if part.bearing and at_finding(f) == BEARING]
-            yield Look(field=tick, place=part.bearing, words=f"{part.words}: nothing found"), finds
+            yield Look(field=tick, place=part.bearing, part=part.words, words="nothing found"), finds
 
 
 def _was_off(look: Look, sheet: Sheet) -> bool:
@@ -99,4 +108,4 @@ def together_words(keys: str, sheet: Sheet, lives: Sequence[Life], rules: MotorR
             "Say it by itself: it is answered, was off the last time, is open, can stop it, or proves work.",
             "value",
         )
-    return Why("; ".join(may[key].words for key in keys.split()))
+    return Why("; ".join(by_part([may[key] for key in keys.split()])))
