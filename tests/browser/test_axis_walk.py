@@ -53,7 +53,7 @@ def test_names_are_one_stop_and_arrows_go_along_the_axis(ines: Page, work: Work,
     expect(names).to_have_count(13)
     assert [names.nth(n).get_attribute("tabindex") for n in range(13)].count("-1") == 12
     first = names.first
-    expect(first).to_have_accessible_name(re.compile("bearing, commutator end: not looked at. 0 of 7 looks answered"))
+    expect(first).to_have_accessible_name(re.compile("bearing, commutator end: not looked at. 0 of 6 looks answered"))
     press_on(first, "End")
     expect(names.last).to_be_focused()
     press(page, "Home", "ArrowRight", "ArrowRight")

@@ -120,6 +120,20 @@ def test_a_change_of_stage_puts_the_focus_on_its_title_and_fields_are_near(
         assert inside or (top >= below - 1 and bottom <= bar + 1), (top, bottom)
 
 
+_STAYS = """() => [...document.querySelectorAll('body *')].filter((e) => e.checkVisibility()
+  && ['fixed', 'sticky'].includes(getComputedStyle(e).position)).map((e) => e.id || e.className)"""
+
+
+def test_at_400_per_cent_nothing_stays_in_place_before_the_work(ines: Page, sheet: str) -> None:
+    ines.set_viewport_size({"width": 320, "height": 200})
+    for address in (f"/sheets/{sheet}/brushes", f"/sheets/{sheet}/decide", "/", "/sums/usable-carbon"):
+        ines.goto(address)
+        expect(main(ines)).to_be_visible()
+        assert ines.evaluate(_STAYS) == [], address
+    ines.set_viewport_size({"width": 1280, "height": 800})
+    assert "areas nav" in ines.evaluate(_STAYS)
+
+
 def test_the_first_field_of_a_stage_is_three_tabs_from_its_title(ines: Page, watch: Watch, sheet: str) -> None:
     """But for the signature, where the ways to what holds it come first."""
     for stage in (s for s in STAGE_BY_ID if s != SIGN.id):

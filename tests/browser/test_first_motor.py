@@ -177,6 +177,27 @@ def test_a_round_of_four_on_an_open_sheet_takes_25_keys(worker: Hands, shop: Sho
     assert worker.keys <= 25
 
 
+def test_a_look_takes_nine_keys_beside_its_lengths(worker: Hands, watch: Watch, shop: Shop) -> None:
+    watch.answers = {422}  # what its signature lacks is asked for there
+    page = worker.page
+    page.goto(f"/motors/{shop.motor(set_is_new=False, since=SinceTyped(ran='900'))}")
+    worker.press("m")
+    expect(page.get_by_label("The counter shows, in")).to_be_focused()
+    worker.press("Tab", "Tab", "Space", "Enter")
+    for label, text in (("A", "18.2"), ("B", "18.6")):
+        expect(brush(page, label)).to_be_focused()
+        page.keyboard.type(text)
+        press(page, "Enter")
+    expect(page.get_by_role("link", name="Stage on")).to_be_focused()
+    worker.press("Enter")
+    expect(page.get_by_role("heading", name="Sign", exact=True)).to_be_visible()
+    worker.press("d")
+    expect(page.get_by_label("Guards, covers and earth")).to_be_focused()
+    worker.press("Space", "Enter")
+    expect(page.get_by_text("Measured. Signed by")).to_be_visible()
+    assert worker.keys <= 9, worker.keys
+
+
 def test_the_grid_keeps_what_was_typed_and_says_at_its_row_what_is_wrong(
     worker: Hands, shop: Shop, watch: Watch
 ) -> None:

@@ -92,6 +92,20 @@ def test_a_bracket_goes_on_from_an_empty_field_and_is_typed_in_a_text(ines: Page
     expect(complaint).to_have_value("it sparks [often]")
 
 
+def test_enter_goes_from_the_heading_to_the_first_field_and_a_reading_is_typed_there(ines: Page, sheet: str) -> None:
+    ines.goto(f"/sheets/{sheet}/call-in#stage-title")
+    press(ines, "Enter")
+    expect(ines.get_by_label("What is said, in their words")).to_be_focused()
+    ines.goto(f"/sheets/{sheet}/brushes#stage-title")
+    press(ines, "1", "9", ".", "4", "Enter")
+    expect(brush(ines, "B")).to_be_focused()
+    expect_all_kept(ines)
+    expect(brush(ines, "A")).to_have_value("19.4")
+    ines.goto(f"/sheets/{sheet}/drive#stage-title")
+    press(ines, "Enter", "Enter")
+    assert ines.get_by_role("button", pressed=True).count() == 0, "nothing is claimed"
+
+
 def test_a_brush_is_reached_by_its_number_and_a_correction_stays_in_its_row(
     ines: Page, watch: Watch, sheet: str
 ) -> None:

@@ -12,10 +12,13 @@ Alpine.start();
 
 // Where the hand goes on: at what the page asks first, else where its work begins, else at its top below the head. A
 // browser that is busy can leave out what is to be focused.
-const first = document.querySelector("[autofocus]") || (location.hash ? null : document.querySelector("[data-hand]") || document.getElementById("main"));
-if (first && document.activeElement === document.body) {
-  first.focus({ preventScroll: !first.matches("[data-missing]") });
-}
+window.norvashShown.then(() => {
+  const first = document.querySelector("[autofocus]") || (location.hash ? null : document.querySelector("[data-hand]") || document.getElementById("main"));
+  if (first && document.activeElement === document.body) {
+    first.focus({ preventScroll: !first.matches("[data-missing]") });
+  }
+});
+
 // What is wider than its place is moved by keys as well.
 function scrollable() {
   document.querySelectorAll(".scroll").forEach((area) => {
