@@ -51,12 +51,13 @@ MOVED = """new PerformanceObserver((list) => {
   window.moved = [...(window.moved || []), ...said];
 }).observe({ type: "layout-shift", buffered: true });"""
 IS_WRONG = """() => [
-  ...[...document.querySelectorAll("a[href], button, input:not([type=hidden]), select, summary")].filter((e) => {
+  ...[...document.links, ...document.querySelectorAll("button, input, select, summary")].filter((e) => {
     const box = e.getBoundingClientRect(), label = e.closest("label");
     const inText = getComputedStyle(e).display.startsWith("inline")
       && [...e.parentElement.childNodes].some((n) => n.nodeType === 3 && n.textContent.trim().length > 2);
     const high = label ? label.getBoundingClientRect().height : box.height;
-    return e.checkVisibility() && box.width > 0 && !inText && (high < 24 || (box.width < 24 && !label));
+    const shown = e.type !== "hidden" && e.checkVisibility() && box.width > 0;
+    return shown && !inText && (high < 24 || (box.width < 24 && !label));
   }).map((e) => "too small to hit: " + e.outerHTML.slice(0, 120)),
   ...(window.moved || []).map((m) => "moved by itself: " + m),
   ...(document.documentElement.scrollWidth > innerWidth ? ["wider than the screen"] : []),

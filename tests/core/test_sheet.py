@@ -219,7 +219,7 @@ def test_a_sheet_is_clean_only_when_nothing_is_open() -> None:
 def test_what_is_to_be_decided_and_what_follows() -> None:
     terminal = Given(id="d", typed="now", word="now", number=None, person="Ines", at=NOON)
     poor = FINDINGS["terminal.poor"]
-    put_off = replace(terminal, typed="deferred", word="deferred", record=PutOff("Bram", date(2026, 7, 1)))
+    put_off = replace(terminal, typed="deferred", word="deferred", record=PutOff(who="Bram", day=date(2026, 7, 1)))
     done = replace(terminal, id="t", typed="yes", word="yes", record=TaskDone(10, "tag LP-T 4"))
     for decided, settled, life_state in ((None, False, "open"), (put_off, True, "put off"), (terminal, True, "open")):
         given_ = {("decide.terminal.poor", 2, "found"): decided} if decided is not None else {}

@@ -10,6 +10,7 @@ from conftest import Shop
 from norvash.core.motor.figure_fields import NEW_MM, RUN_IN_SHARE
 from norvash.core.sheet.stages.brushes.springs import SPRING_FORCE
 from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST_NOISE
+from norvash.core.sheet.stages.polarity import BOX
 from norvash.store import motors
 from norvash.work.loading import load
 from norvash.work.motor_types import save_type
@@ -136,3 +137,15 @@ def test_a_counter_that_is_typed_for_a_length_is_told_so(client: TestClient, sho
         page = client.post(at, data={"act_id": f"typed-{typed}", "place": "1", "value": typed}).text
         assert said in page
         assert f'value="{typed}"' in page
+
+
+def test_boxes_are_said_in_one_line(client: TestClient, shop: Shop) -> None:
+    bench = at_work(shop, "industrial", "rated_v=220", "", brushes="4").bench
+    at = f"/sheets/{bench.id}/entries"
+    sent = {"field": "box-polarity", "stage": "open", "place": "1"}
+    assert "All boxes in one line" in client.get(f"/sheets/{bench.id}/open").text
+    refused = client.post(at, data={"act_id": "five-boxes", **sent, "value": "+ - + - +"}).text
+    assert "5 values, and 4 places from here on." in refused
+    client.post(at, data={"act_id": "four-boxes", **sent, "value": "+ \u2212 + -"})
+    assert [BOX.of(bench.page.sheet, n) for n in (1, 2, 3, 4)] == ["+", "-", "+", "-"]
+    assert "All boxes in one line" not in client.get(f"/sheets/{bench.id}/open").text

@@ -47,9 +47,9 @@ def test_a_stop_is_mended_for_a_while_where_its_own_figure_proves_it(shop: Shop)
         ("", "insulator.cracked@2", "not open here"),
         ("", "no-such-thing", "not open here"),
         ("seen.guard.off=yes", "guard.off", "no figure of its own proves"),
-        ("seen.supply.cord=yes", "supply.cord", "no stop|no figure"),
+        ("seen.supply.cord=yes", "supply.cord", "does not stop it|no figure"),
         ("seen.windings.binding=yes", "windings.binding", "no figure of its own proves"),
-        ("seen.drive.worn=yes", "drive.worn", "is no stop"),
+        ("seen.drive.worn=yes", "drive.worn", "does not stop it"),
     ],
 )
 def test_what_no_figure_proves_and_what_is_no_stop_is_not_mended_for_a_while(

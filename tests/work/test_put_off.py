@@ -33,7 +33,7 @@ STOPS = sorted(f.id for f in FINDINGS.values() if f.grade == "stop")
 def test_no_stop_is_put_off_or_dropped(finding: str, word: str) -> None:
     field, found = decision(finding), FINDINGS[finding]
     assert isinstance(field, Decision)
-    asked = Asked(word=word, number=None, record=PutOff("Bram", NOON.date()), by=By("Ines", NOON.date()))
+    asked = Asked(word=word, number=None, record=PutOff(who="Bram", day=NOON.date()), by=By("Ines", NOON.date()))
     told = Told(now={(0, finding): found})
     with pytest.raises(InputError, match="takes it out of service"):
         refuse(field, 0, asked, sheet=sheet(), told=told, rules=RULES)

@@ -45,7 +45,7 @@ def _kept(row: Row, moves: tuple[Moved, ...]) -> KeptLife:
     if row["due_on"]:
         since = date.fromisoformat(row["put_since"]) if row["put_since"] else date.min
         by = PutBy(row["put_by"], since, row["moved"])
-        put_off = PutOff(row["who"], date.fromisoformat(row["due_on"]), row["waits_for"], by)
+        put_off = PutOff(who=row["who"], day=date.fromisoformat(row["due_on"]), part=row["waits_for"], by=by)
     return KeptLife(
         id=row["id"],
         sheet_id=row["sheet_id"] or "",

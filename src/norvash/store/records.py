@@ -236,7 +236,7 @@ def _of_texts(more: Mapping[str, str]) -> Record | None:
         since = date.fromisoformat(more["since"]) if "since" in more else date.min
         by = PutBy(more.get("by", ""), since, int(more.get("moved", "0")))
         day, also = date.fromisoformat(more["day"]), {n: more.get(n, "") for n in ("why", "mends")}
-        return PutOff(more["who"], day, more.get("part", ""), by, **also)
+        return PutOff(who=more["who"], day=day, part=more.get("part", ""), by=by, **also)
     if "parts" in more:
         return TaskDone(float(more["took"]) if "took" in more else None, more["parts"])
     return _of_one(more)

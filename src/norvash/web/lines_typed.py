@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from norvash.core.sheet.field import Field, Quantity
+from norvash.core.sheet.field import Field, Pick, Quantity
 from norvash.core.sheet.stages.catalogue import field_of
 from norvash.core.sheet.visit.named import place_words
 from norvash.core.sheet.visit.typed import place_of
@@ -15,9 +15,15 @@ from norvash.web.forms import as_per_cent
 from norvash.work.acting import Act
 from norvash.work.loading import load
 
+# A minus as it is set is the one that is typed.
+_MINUS = {"−": "-", "–": "-"}
+
 
 def line_of(field: Field | None, text: str) -> list[str]:
     """Return the values of a line, one for each place; what is no line is one value."""
+    if isinstance(field, Pick) and field.per:
+        said = [_MINUS.get(x, x) for x in text.replace(";", " ").split()]
+        return said if len(said) > 1 and set(said) <= set(field.answers) else [text]
     if not isinstance(field, Quantity) or not field.per or ";" not in text:
         return [text]
     return [value.strip() for value in text.rstrip("; ").split(";")]

@@ -83,7 +83,7 @@ class PutBy:
     moved: int = 0
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, kw_only=True)
 class PutOff:
     """Who sees to something that is put off, by when, and who has decided so. With a `part` it waits for that, out of
     service; with a `why` it is left as it is until then. A temporary repair `mends` a finding, by its key.

@@ -47,7 +47,7 @@ def refuse_mending(mends: str, lives: Iterable[Life]) -> None:
         raise JudgedAgainst("That is not open here.", "Choose one of what is open, or none.", "mends")
     if life.finding.grade != "stop":
         raise JudgedAgainst(
-            f"“{life.finding.words}” is no stop: it needs no repair to be left for a while.",
+            f"“{life.finding.words}” does not stop it: it needs no repair to be left for a while.",
             "Decide it as “left so”, with why, who answers for it and until when.",
             "mends",
         )

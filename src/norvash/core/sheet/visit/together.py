@@ -33,8 +33,12 @@ class Look:
 
 def said_together(sheet: Sheet) -> frozenset[str]:
     """Return the looks of a sheet that were said together, by their keys."""
-    given = (TOGETHER.given(sheet, n) for n in TOGETHER.places(sheet))
-    return frozenset(key for g in given if g is not None for key in g.word.split())
+    known: frozenset[str] | None = sheet.worked_out.get("together")
+    if known is None:
+        given = (TOGETHER.given(sheet, n) for n in TOGETHER.places(sheet))
+        known = frozenset(key for g in given if g is not None for key in g.word.split())
+        sheet.worked_out["together"] = known
+    return known
 
 
 def may_be_said(sheet: Sheet, lives: Sequence[Life], rules: MotorRules) -> tuple[Look, ...]:
@@ -79,9 +83,12 @@ def _parts(parts: Mapping[str, AxisPart]) -> Iterator[tuple[Look, Iterable[Findi
     for part in parts.values():
         tick = looked(part)
         if isinstance(tick, Tick):
-            finds = [f for f in (*DRIVE.looked, *DRIVE.findings) if on(at_finding(f), parts) == part.id]
-            finds += [f for f in DRIVE.looked if part.bearing and at_finding(f) == BEARING]
+            finds = [f for f, at in _AT if on(at, parts) == part.id or (part.bearing and at == BEARING)]
             yield Look(field=tick, place=part.bearing, part=part.words, words="nothing found"), finds
+
+
+# Where on the axis everything lies that a look at this stage, or a figure, can find.
+_AT = tuple((f, at_finding(f)) for f in (*DRIVE.looked, *DRIVE.findings))
 
 
 def _was_off(look: Look, sheet: Sheet) -> bool:

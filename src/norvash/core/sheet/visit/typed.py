@@ -196,7 +196,8 @@ def _decide(field: Decision, asked: AskedEntry) -> Read:
     if asked.text == "waits":
         part = part_of(asked.more, "part", "Say which part it waits for")
         day = read_day(part_of(asked.more, "day", "Say by when the part is expected"), asked.today, "day")
-        return Read(asked.text, asked.text, None, PutOff(" ".join(asked.more.get("who", "").split()), day, part=part))
+        who = " ".join(asked.more.get("who", "").split())
+        return Read(asked.text, asked.text, None, PutOff(who=who, day=day, part=part))
     if asked.text in ASKED_WHY:
         return Read(asked.text, asked.text, None, Why(part_of(asked.more, "why", ASKED_WHY[asked.text])))
     way = asked.more.get("way", "") if asked.text == "now" else ""
@@ -215,7 +216,7 @@ def _way(field: Decision, task_id: str) -> Way:
 
 def _put_off(more: Mapping[str, str], today: date) -> PutOff:
     who = part_of(more, "who", "Say who sees to it")
-    return PutOff(who, read_day(part_of(more, "day", "Say by when"), today, "day"))
+    return PutOff(who=who, day=read_day(part_of(more, "day", "Say by when"), today, "day"))
 
 
 @_read.register
