@@ -52,3 +52,19 @@ def test_readings_bar_by_bar_count_before_one_number(shop: Shop) -> None:
     assert [c.finding.id for c in visit.page.found.conditions] == ["runout.far"]
     visit.put("run-out", "; ".join(["0", "0.01"] * 4))
     assert not visit.page.found.conditions
+    visit.put("run-out-total", "0.21")  # read since, it counts beside them
+    assert [c.finding.id for c in visit.page.found.conditions] == ["runout.far"]
+
+
+def test_one_number_from_before_a_cut_says_nothing_of_what_it_left(shop: Shop) -> None:
+    visit = Bench(shop, shop.motor(motor_class="industrial", figures=COPPER))
+    visit.put("waive.safe", "on the bench")
+    visit.put("run-out-total", "0.1")
+    visit.put("track-d", "97.2")
+    visit.put("cut-done", "96.8")
+    said = {m.of[-1][0]: m for m in visit.page.measured}
+    assert (said["run-out-total"].standing, said["run-out-total"].findings) == ("not judged", ())
+    visit.put("run-out-total", "0.1", answer="left")
+    now = copper_now(visit.page.sheet, visit.page.context.rules).known
+    assert now is not None
+    assert (now.most.band, now.over) == ("cut", True)

@@ -60,6 +60,13 @@ def test_what_stops_a_hoist_and_what_was_off_the_last_time_is_answered_by_itself
     assert "b-noise@2" in may(again)
 
 
+def test_what_work_has_touched_is_looked_at_by_itself(shop: Shop) -> None:
+    work = at_work(shop, "tool", "rated_v=230").put("b-feel@1=rough")
+    assert "b-grease@2" in may(work)
+    work.put("decide.bearing.rough@1=now task.bearing=yes")
+    assert not {k for k in may(work) if k.startswith("b-")}
+
+
 def test_one_press_on_the_page_says_what_it_lists(client: TestClient, shop: Shop) -> None:
     work = at_work(shop, "tool", "rated_v=230")
     address = f"/sheets/{work.bench.id}/drive"

@@ -3,6 +3,8 @@
 from functools import cache
 
 from norvash.core.sheet.finding import Finding
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.records import Way
 from norvash.core.sheet.stages.catalogue import FINDINGS, TASKS
 from norvash.core.sheet.stages.shared import CLEAN_TRACK, CONTOUR_FACES, PLAN_CUT, SET_HOLDERS, UNDERCUT_MICA
 from norvash.core.sheet.task import Task
@@ -33,6 +35,14 @@ def _instead(finding_id: str) -> tuple[Task, ...]:
 def ways_of(finding: Finding) -> tuple[Task, ...]:
     """Return the tasks of which one may be named where something is decided: its ways, or what may stand instead."""
     return finding.tasks if finding.one_of else instead(finding)
+
+
+def done_instead(finding: Finding, decided: Given | None) -> tuple[Task, ...]:
+    """Return the tasks that count as its work where they are done: what does its usual work too, and a stone only where
+    that was chosen. A track that is cleaned in passing mends nothing.
+    """
+    chosen = decided.record.task if decided is not None and isinstance(decided.record, Way) else ""
+    return tuple(t for t in instead(finding) if t is not CLEAN_TRACK or t.id == chosen)
 
 
 def spared_by(chosen: Task, task: Task) -> bool:

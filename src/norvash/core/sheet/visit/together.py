@@ -13,6 +13,7 @@ from norvash.core.sheet.stages.axis import BEARING, AxisPart, at_field, at_findi
 from norvash.core.sheet.stages.drive.bearings import BUSH_STATE
 from norvash.core.sheet.stages.drive.stage import STAGE as DRIVE
 from norvash.core.sheet.stages.drive.together import TOGETHER
+from norvash.core.sheet.visit.done import done_tasks, touched
 from norvash.errors import InputError
 
 
@@ -47,13 +48,15 @@ def may_be_said(sheet: Sheet, lives: Sequence[Life], rules: MotorRules) -> tuple
     """
     parts = {p.id: p for p in axis_of(sheet.facts) if p.stage == DRIVE.id}
     known, said = {(x.finding.id, x.position) for x in lives}, said_together(sheet)
-    made = [*_picks(sheet, parts, rules), *_parts(parts)]
+    made, work = [*_picks(sheet, parts, rules), *_parts(parts)], done_tasks(sheet)
+    worked = {look.part for look, _ in made if touched(look.field, work, {}, look.place)}
     return tuple(
         look
         for look, finds in made
         if look.key not in said
         and look.field.given(sheet, look.place) is None
         and not _was_off(look, sheet)
+        and look.part not in worked
         and not any(_may_stop(f, sheet) or known & {(f.id, 0), (f.id, look.place)} for f in finds)
     )
 

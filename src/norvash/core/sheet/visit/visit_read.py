@@ -20,7 +20,7 @@ from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.sheet.task import Task
 from norvash.core.sheet.visit.done import DONE, done_by, done_tasks, last_work, work_beside
 from norvash.core.sheet.visit.improvised import improvised_for
-from norvash.core.sheet.visit.instead import instead
+from norvash.core.sheet.visit.instead import done_instead
 from norvash.core.sheet.visit.whole_look import renewed_whole
 from norvash.core.text.quantities import UNITS
 
@@ -78,7 +78,7 @@ class VisitRead:
         if not finding.known:
             return renewed_whole(finding.part, self.tasks)
         done = (*done_by(finding, self.tasks), *improvised_for(finding, position, self.sheet))
-        done = (*done, *(g for t in instead(finding) for g in self.tasks.get(t, ())))
+        done = (*done, *(g for t in done_instead(finding, decided) for g in self.tasks.get(t, ())))
         if finding.of_brush and (finding.proof or not done):
             done = (*done, *self.tasks.get(FIT_SET, ()))
         done = done or self._beside(finding)

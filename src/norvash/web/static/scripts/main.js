@@ -12,7 +12,7 @@ Alpine.start();
 
 // Where the hand goes on: at what the page asks first, else where its work begins, else at its top below the head. A
 // browser that is busy can leave out what is to be focused.
-window.norvashShown.then(() => {
+Promise.resolve(window.norvashShown).then(() => {
   const first = document.querySelector("[autofocus]") || (location.hash ? null : document.querySelector("[data-hand]") || document.getElementById("main"));
   if (first && document.activeElement === document.body) {
     first.focus({ preventScroll: !first.matches("[data-missing]") });

@@ -101,7 +101,13 @@ class CopperNow:
 
 def read_after_cut(sheet: Sheet) -> bool:
     """Tell whether the run-out was read again after the cut that is recorded."""
-    done, read = CUT_DONE.given(sheet), RUN_OUT.given(sheet) or RUN_OUT_TOTAL.given(sheet)
+    done, read = CUT_DONE.given(sheet), RUN_OUT.given(sheet)
+    return done is not None and read is not None and read.at > done.at
+
+
+def total_after_cut(sheet: Sheet) -> bool:
+    """Tell whether a run-out was typed as one number after the cut that is recorded."""
+    done, read = CUT_DONE.given(sheet), RUN_OUT_TOTAL.given(sheet)
     return done is not None and read is not None and read.at > done.at
 
 
@@ -166,7 +172,7 @@ def _put_together(sheet: Sheet, rules: MotorRules) -> CopperNow:
         taken = Taken(_DEFAULT_NOISE if noise is None else noise, fed, brushes_lifted(sheet), fine)
         return judge_bar_test(tests, replace(wound.armature, turns=_count(facts, COIL_TURNS)), taken, rules)
 
-    known = one_number(sheet, diameter_now_mm(sheet), rules, after_cut=read_after_cut(sheet))
+    known = one_number(sheet, diameter_now_mm(sheet), rules, after_cut=total_after_cut(sheet))
     turned = _tried("run-out", lambda: _turned(sheet, wound, rules), trouble)
     tested = _tried("bar-test", bar_test, trouble)
     loose = bool(having(judged, "loose"))

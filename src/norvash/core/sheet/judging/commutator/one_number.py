@@ -39,51 +39,74 @@ class OneNumber:
 
 
 def one_number(sheet: Sheet, diameter_mm: float | None, rules: MotorRules, *, after_cut: bool) -> OneNumber | None:
-    """Return a run-out that was typed as one number, None without one, or where readings say it bar by bar.
+    """Return a run-out that was typed as one number, None without one, or where readings say it bar by bar since.
 
     Units: [mm]. Source: rules runout.*
     """
     total, step = RUN_OUT_TOTAL.of(sheet), BAR_STEP.of(sheet)
-    if RUN_OUT.of(sheet) or (total is None and step is None):
+    if (total is None and step is None) or _read_since(sheet):
         return None
     most = allowed(diameter_mm, RATED_RPM.of(sheet.facts.figures), rules, after_cut=after_cut)
     far = total is not None and over(total, rules["runout.stop"] * most.tir_mm)
     return OneNumber(tir_mm=total, step_mm=step, most=most, far=far)
 
 
+def _read_since(sheet: Sheet) -> bool:
+    """Tell whether the readings bar by bar are newer than what was typed as one number."""
+    read = RUN_OUT.given(sheet)
+    typed = [g.at for f in (RUN_OUT_TOTAL, BAR_STEP) if (g := f.given(sheet)) is not None]
+    return read is not None and bool(typed) and read.at >= max(typed)
+
+
 def told(sheet: Sheet, known: OneNumber | None, rules: MotorRules, *, counts: bool) -> Iterator[Measured]:
-    """Yield what a run-out that is known as one number says; beside readings, or read before the cut, it is recorded.
+    """Yield what a run-out that is known as one number says: older than its readings it is recorded, and read before
+    the cut it is judged no more.
 
     Source: rules runout.*
     """
-    if known is None or not counts:
-        why = "the readings bar by bar say it" if known is None else "read before the cut"
+    if known is None:
         for field in (RUN_OUT_TOTAL, BAR_STEP):
             if field.of(sheet) is not None:
-                yield value_of(field, f"not counted: {why}", "recorded")
+                yield value_of(field, "not counted: the readings bar by bar say it", "recorded")
         return
     tir_rule, step_rule = RULES_OF[known.most.band]
+    made = []
     if known.tir_mm is not None:
         words = f"run-out {known.tir_mm:.3f} mm, {known.most.tir_mm:g} mm allowed"
         grave = known.far and sheet.facts.may_carry
         finding = (RUNOUT_FAR if grave else RUNOUT_OVER).saying(words)
-        yield _told(RUN_OUT_TOTAL, known.tir_mm, finding, known.most.tir_mm, by_rule(rules, tir_rule), by=known.most.by)
+        made.append(_Side(RUN_OUT_TOTAL, known.tir_mm, finding, known.most.tir_mm, by_rule(rules, tir_rule)))
     if known.step_mm is not None:
         words = f"step from bar to bar {known.step_mm:.4f} mm, {known.most.step_mm:g} mm allowed"
         finding = RUNOUT_BARS.saying(words)
-        yield _told(BAR_STEP, known.step_mm, finding, known.most.step_mm, by_rule(rules, step_rule), by=known.most.by)
+        made.append(_Side(BAR_STEP, known.step_mm, finding, known.most.step_mm, by_rule(rules, step_rule)))
+    for side in made:
+        yield _told(side, known.most.by, counts=counts)
 
 
-def _told(field: Quantity, value: float, finding: Finding, most: float, basis: str, *, by: str) -> Measured:
-    words = finding.words
+@dataclass(frozen=True, slots=True)
+class _Side:
+    """One of the two figures: its field, its value and the most that is allowed [mm], what it finds, whose that is."""
+
+    field: Quantity
+    value: float
+    finding: Finding
+    most: float
+    basis: str
+
+
+def _told(side: _Side, by: str, *, counts: bool) -> Measured:
+    words = f"{side.finding.words[0].upper()}{side.finding.words[1:]} ({by})"
+    if not counts:
+        return value_of(side.field, words, "not judged", value=side.value, unit="mm", low=0.0, high=side.most)
     return judged(
-        field,
-        f"{words[0].upper()}{words[1:]} ({by})",
-        value=value,
+        side.field,
+        words,
+        value=side.value,
         unit="mm",
         low=0.0,
-        high=most,
-        basis=basis,
-        off=finding if over(value, most) else None,
+        high=side.most,
+        basis=side.basis,
+        off=side.finding if over(side.value, side.most) else None,
         rests_on=("runout.", "commutator_d_mm", "rated_rpm", "permitted_rpm", "hangs_load"),
     )

@@ -14,7 +14,13 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.judging.commutator import one_number, whole_map
 from norvash.core.sheet.judging.commutator.band import band_measured
-from norvash.core.sheet.judging.commutator.copper_now import CopperNow, Trouble, copper_now, read_after_cut
+from norvash.core.sheet.judging.commutator.copper_now import (
+    CopperNow,
+    Trouble,
+    copper_now,
+    read_after_cut,
+    total_after_cut,
+)
 from norvash.core.sheet.judging.commutator.cut_found import cut_found
 from norvash.core.sheet.judging.windings.measured import bar_to_shaft
 from norvash.core.sheet.measured import Derived, Measured, by_rule, judged, standing_of, value_of
@@ -129,7 +135,8 @@ def _map(sheet: Sheet, now: CopperNow, *, counts: bool) -> Iterator[Measured]:
 def _run_out(sheet: Sheet, now: CopperNow, rules: MotorRules, *, counts: bool) -> Iterator[Measured]:
     """Yield how true the copper runs, and which bars stand out. Source: rules runout.*"""
     run = now.run_out
-    yield from one_number.told(sheet, now.known, rules, counts=counts)
+    uncut = CUT_DONE.given(sheet) is None
+    yield from one_number.told(sheet, now.known, rules, counts=uncut or total_after_cut(sheet))
     if run is None:
         yield from _trouble(sheet, now, "run-out")
         return
