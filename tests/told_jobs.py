@@ -1,6 +1,8 @@
 """The whole jobs beside what is told of each: as what it is signed, and what must stand in it, whatever else moves."""
 
 TOLD = {
+    "another-hand": ("out", "Insulation 1.2 MΩ as measured, under its least of 2 MΩ"),
+    "one-cranking": ("out", "Battery and starter were not read in one cranking: read both again, as left"),
     "slicer-with-other-bolts": ("certificate", "no. 2, motor bolts: M8 × 25 came off, M6 × 25 is back: another size"),
     "fifth-shim": ("out", "Find what is missing before you close. Shaft, other end: 5 shims came off, 4 back."),
     "armature-condemned": ("away", "“with a new armature” is 82.7% of it, over 60%"),

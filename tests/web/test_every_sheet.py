@@ -19,6 +19,7 @@ from norvash.core.motor.figure_fields import CONSTRUCTIONS, METHODS
 from norvash.core.rules.fitting import GRADE_FAMILIES
 from norvash.core.sheet.fields_of_parts import Off
 from norvash.core.sheet.stages.axis import WALKED, axis_of
+from norvash.core.sheet.stages.commutator.cut_limits import LIMITS
 from norvash.core.sheet.visit.walk import stages_of
 from norvash.core.text.texts import compared
 from norvash.demo.fleet import DEMO_DAY, MACHINES
@@ -108,6 +109,8 @@ def missing(client: TestClient, shop: Shop, sheet_id: str) -> dict[str, object]:
         found |= {f"{stage.id}: id {i}": "more than once" for i, n in ids.items() if n > 1}
         for field in stage.offered(context.facts, context.rules):
             shown = walked.get(stage.id) or answer.text
+            if field in LIMITS:  # those of one cut are asked for
+                shown = client.get(f"/sheets/{sheet_id}/{stage.id}?limits=1").text
             if isinstance(field, Off):  # each stack has its own view
                 shown = client.get(f"/sheets/{sheet_id}/{stage.id}?stack={field.stack}").text
             for place in (0,) if field.whole and field.per == "number" else PLACES[field.per]:

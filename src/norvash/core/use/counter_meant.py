@@ -3,6 +3,7 @@
 from collections.abc import Sequence
 from datetime import datetime, timedelta
 
+from norvash.core.edges import within
 from norvash.core.text.words import counter_words, day_words
 from norvash.core.use.log_entry import Entry
 
@@ -26,7 +27,7 @@ def counter_meant(text: str, entries: Sequence[Entry], at: datetime, unit: str) 
     if not bare.replace(".", "", 1).isdecimal() or unit == "years" or not last.counter_units:
         return ""
     gone_on = (at - last.at) / _HOUR if unit == "hours" else _GONE_ON * last.counter_units
-    if not last.counter_units <= float(bare) <= last.counter_units + gone_on:
+    if not within(last.counter_units, float(bare), last.counter_units + gone_on):
         return ""
     shown = counter_words(last.counter_units, unit)
     return (

@@ -2,7 +2,7 @@
 // font. It runs before anything is drawn; where scripts are off the style sheet shows the page after a while by itself.
 (() => {
   // Longer than a browser waits for a font that may be left out: after that none is put in any more.
-  const MOST_MS = 180;
+  const MOST_MS = 300;
   const FACES = ['400 1em "Bench Text"', '600 1em "Bench Text"', '600 1em "Bench Figures"'];
   const there = Promise.all(FACES.map((face) => document.fonts.load(face))).catch(() => undefined);
   const late = new Promise((done) => setTimeout(done, MOST_MS));

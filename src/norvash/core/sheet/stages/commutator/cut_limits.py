@@ -7,7 +7,7 @@ _GROUP = "Plan of a cut"
 
 
 def _limit(field_id: str, label: str, dimension: str, low: float, high: float) -> Quantity:
-    return quantity(field_id, _GROUP, label, dimension, needs="safe", low=low, high=high, judged=True)
+    return quantity(field_id, _GROUP, label, dimension, needs="safe", low=low, high=high, judged=True, placed=True)
 
 
 LIMITS: tuple[Quantity, ...] = (
