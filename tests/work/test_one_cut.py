@@ -5,6 +5,8 @@ import pytest
 from bench_sheet import Bench
 from conftest import Shop
 from copper_motor import COPPER
+from norvash.core.commutator.run_out_limits import RULES_OF
+from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.judging.commutator.copper_now import copper_now
 
 LIMITS_OF_ONE = {
@@ -18,9 +20,14 @@ LIMITS_OF_ONE = {
 }
 
 
-def test_limits_that_are_stated_at_a_cut_hold_for_it_alone_and_deep_slots_are_not_undercut(shop: Shop) -> None:
-    visit = Bench(shop, shop.motor(motor_class="industrial", figures=COPPER))
-    visit.put("waive.safe", "on the bench")
+@pytest.fixture
+def visit(shop: Shop) -> Bench:
+    made = Bench(shop, shop.motor(motor_class="industrial", figures=COPPER))
+    made.put("waive.safe", "on the bench")
+    return made
+
+
+def test_limits_that_are_stated_at_a_cut_hold_for_it_alone_and_deep_slots_are_not_undercut(visit: Bench) -> None:
     visit.put("bar-map", "grooved 1-29")
     visit.put("track-d", "97.2")
     visit.put("groove", "0.2")
@@ -45,20 +52,21 @@ def test_limits_that_are_stated_at_a_cut_hold_for_it_alone_and_deep_slots_are_no
     assert undercut() == {"undercut": pytest.approx(29 * 30 / 60)}
 
 
-def test_readings_bar_by_bar_count_before_one_number(shop: Shop) -> None:
-    visit = Bench(shop, shop.motor(motor_class="industrial", figures=COPPER))
-    visit.put("waive.safe", "on the bench")
+def test_readings_bar_by_bar_take_no_stop_away_that_was_typed_as_one_number(visit: Bench) -> None:
     visit.put("run-out-total", "0.2")
     assert [c.finding.id for c in visit.page.found.conditions] == ["runout.far"]
     visit.put("run-out", "; ".join(["0", "0.01"] * 4))
-    assert not visit.page.found.conditions
-    visit.put("run-out-total", "0.21")  # read since, it counts beside them
     assert [c.finding.id for c in visit.page.found.conditions] == ["runout.far"]
+    visit.put("run-out-total", "0.02", answer="mistyped")
+    assert not visit.page.found.conditions
 
 
-def test_one_number_from_before_a_cut_says_nothing_of_what_it_left(shop: Shop) -> None:
-    visit = Bench(shop, shop.motor(motor_class="industrial", figures=COPPER))
-    visit.put("waive.safe", "on the bench")
+@pytest.mark.parametrize("band", RULES_OF)
+def test_both_limits_of_every_band_of_a_run_out_are_in_the_rulebook(rules: MotorRules, band: str) -> None:
+    assert all(rules.figure(rule).value > 0 for rule in RULES_OF[band])
+
+
+def test_one_number_from_before_a_cut_says_nothing_of_what_it_left(visit: Bench) -> None:
     visit.put("run-out-total", "0.1")
     visit.put("track-d", "97.2")
     visit.put("cut-done", "96.8")

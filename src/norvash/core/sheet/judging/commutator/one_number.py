@@ -11,14 +11,7 @@ from norvash.core.sheet.field import Quantity
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.measured import Measured, by_rule, judged, value_of
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.commutator.run_out import (
-    BAR_STEP,
-    RUN_OUT,
-    RUN_OUT_TOTAL,
-    RUNOUT_BARS,
-    RUNOUT_FAR,
-    RUNOUT_OVER,
-)
+from norvash.core.sheet.stages.commutator.run_out import BAR_STEP, RUN_OUT_TOTAL, RUNOUT_BARS, RUNOUT_FAR, RUNOUT_OVER
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -39,35 +32,25 @@ class OneNumber:
 
 
 def one_number(sheet: Sheet, diameter_mm: float | None, rules: MotorRules, *, after_cut: bool) -> OneNumber | None:
-    """Return a run-out that was typed as one number, None without one, or where readings say it bar by bar since.
+    """Return a run-out that was typed as one number, None without one; readings bar by bar stand beside it.
 
     Units: [mm]. Source: rules runout.*
     """
     total, step = RUN_OUT_TOTAL.of(sheet), BAR_STEP.of(sheet)
-    if (total is None and step is None) or _read_since(sheet):
+    if total is None and step is None:
         return None
     most = allowed(diameter_mm, RATED_RPM.of(sheet.facts.figures), rules, after_cut=after_cut)
     far = total is not None and over(total, rules["runout.stop"] * most.tir_mm)
     return OneNumber(tir_mm=total, step_mm=step, most=most, far=far)
 
 
-def _read_since(sheet: Sheet) -> bool:
-    """Tell whether the readings bar by bar are newer than what was typed as one number."""
-    read = RUN_OUT.given(sheet)
-    typed = [g.at for f in (RUN_OUT_TOTAL, BAR_STEP) if (g := f.given(sheet)) is not None]
-    return read is not None and bool(typed) and read.at >= max(typed)
-
-
 def told(sheet: Sheet, known: OneNumber | None, rules: MotorRules, *, counts: bool) -> Iterator[Measured]:
-    """Yield what a run-out that is known as one number says: older than its readings it is recorded, and read before
-    the cut it is judged no more.
+    """Yield what a run-out that is known as one number says; read before the cut it is judged no more. Beside readings
+    both count: what was typed is taken back where it stands.
 
     Source: rules runout.*
     """
     if known is None:
-        for field in (RUN_OUT_TOTAL, BAR_STEP):
-            if field.of(sheet) is not None:
-                yield value_of(field, "not counted: the readings bar by bar say it", "recorded")
         return
     tir_rule, step_rule = RULES_OF[known.most.band]
     made = []
