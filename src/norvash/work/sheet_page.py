@@ -1,6 +1,6 @@
 """All that a sheet's pages show."""
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from datetime import date
 from math import inf
@@ -39,6 +39,7 @@ from norvash.core.verdict.sheet_line import NOT_OPENED, sheet_says
 from norvash.core.verdict.values import Findings
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
+from norvash.store.rounds import RoundRow
 from norvash.work.context import Context
 from norvash.work.history import HistoryLine, history
 from norvash.work.learnt_minutes import minutes_learnt
@@ -151,7 +152,8 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
     sought = asks and complained(signs, before_work) and row.signed_at is None
     cases = entries.count_causes(conn, context.motor.motor_class) if sought else {}
     cause = diagnosis_of(sheet, signs, rules, found.lives, cases) if sought else None
-    asked = _asked_readings(conn, context, row)
+    of_sheet = rounds.rounds_of(conn, row.id)
+    asked = _asked_readings(conn, context, row, of_sheet)
     measured = measured_on(sheet, rules, context.worn_mm if own is not None else ())
     visit, done = context.visit(sheet, found, asked), done_tasks(sheet)
     return SheetPage(
@@ -172,8 +174,8 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetP
         done=done,
         work=_work(conn, visit, done),
         look=_look(sheet, found, context.state),
-        version=sheets.version_of(conn, row.id),
-        opened_at=_opened_at(conn, context, row.id),
+        version=context.stamp.motor_seq,
+        opened_at=of_sheet[0].total_units + context.state.offset_units,
         motor_word=motor.said.word,
     )
 
@@ -191,14 +193,14 @@ def _work(conn: Connection, visit: Visit, done: Mapping[Task, tuple[Given, ...]]
     return with_plans(made, planned_minutes(sheet, slots_here(conn, rules), rules))
 
 
-def _asked_readings(conn: Connection, context: Context, row: SheetRow) -> tuple[str, ...]:
+def _asked_readings(conn: Connection, context: Context, row: SheetRow, of_sheet: Sequence[RoundRow]) -> tuple[str, ...]:
     """Return the brushes of which it is not said whether the old one or the new one was read."""
     if row.signed_at is not None:
         return ()
     labels = {p.number: p.label for p in context.positions}
     return tuple(
         labels.get(g.position_number, "")
-        for r in rounds.rounds_of(conn, row.id)
+        for r in of_sheet
         for g in rounds.list_sighted(conn, r.id)
         if g.sight == "asked"
     )
@@ -226,11 +228,6 @@ def _look(sheet: Sheet, found: Findings, state: MotorState) -> Look:
     if asked is not None and (due_on is None or asked <= due_on):
         return Look(asked, None, "asked for on this sheet")
     return Look(due.on, due.at_units, due.name, due_at(due, state)) if due else Look(None, None, "")
-
-
-def _opened_at(conn: Connection, context: Context, sheet_id: str) -> float:
-    """Return what the counter showed when the sheet was opened."""
-    return rounds.rounds_of(conn, sheet_id)[0].total_units + context.state.offset_units
 
 
 def last_work(conn: Connection, page: SheetPage) -> HistoryLine | None:
