@@ -24,7 +24,7 @@ _TABLES = "core/tables_whole"  # holds what stands in all of them
 # What belongs to each part of the core, and the tests that are to kill its mutants; both by the ends of their paths.
 PARTS: dict[str, tuple[str, str]] = {
     "limits": (
-        "brush/limits brush/motor_limit brush/gauged edges known",
+        "brush/limits brush/motor_limit brush/gauged state/laid edges known",
         "core/carbon core/verdict core/rulebook core/edges core/readings",
     ),
     "loading": ("brush/loading brush/on_copper", "core/fitting core/sums"),
@@ -34,7 +34,7 @@ PARTS: dict[str, tuple[str, str]] = {
     "cut-plan": ("commutator/skim commutator/cut commutator/slots commutator/after_cut", "core/cut core/commutator"),
     "carbon": (
         (
-            "brush/carbon verdict/grades brush/spread brush/straight_line brush/seating"
+            "brush/carbon grades brush/spread brush/straight_line brush/seating"
             " brush/holders brush/wear_measures brush/renewal brush/doubts brush/readings"
         ),
         (
@@ -45,7 +45,7 @@ PARTS: dict[str, tuple[str, str]] = {
     "commutator": (
         (
             "commutator/bars commutator/armature commutator/bar_testing commutator/pattern commutator/run_out"
-            " commutator/surface commutator/map_read commutator/map_says commutator/result_words"
+            " commutator/surface judging/commutator/map_read judging/commutator/map_says commutator/result_words"
             " commutator/run_out_limits commutator/tools"
         ),
         "core/commutator core/commutator_whole core/armatures",
@@ -56,10 +56,10 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "verdict": (
         (
-            "verdict/judging verdict/set_read verdict/values verdict/set_grade verdict/components"
+            "verdict/judging state/component verdict/set_read state/findings verdict/set_grade verdict/components"
             " verdict/as_found verdict/before_work"
             " verdict/set_line verdict/old_rate verdict/line_sightings"
-            " verdict/rising motor/record motor/set_clock motor/swapped forecast/set_forecast"
+            " state/rising state/motor_state state/set_clock state/swapped forecast/set_forecast"
         ),
         (
             "core/verdict core/verdict_edges core/rulebook core/edges core/policies core/forecasting core/sheet"
@@ -71,30 +71,36 @@ PARTS: dict[str, tuple[str, str]] = {
             "verdict/sentence verdict/reasons verdict/brush_now verdict/line_figure verdict/line_figures"
             " verdict/sheet_line verdict/closing_line verdict/retired verdict/uneven verdict/forecast_words"
             " verdict/proportion verdict/lead verdict/machine_line"
-            " brush/ruler text/words text/texts text/alike"
+            " state/ruler text/words text/texts text/alike"
         ),
         "core/verdict core/rulebook core/texts core/words_whole drawing/drawings",
     ),
-    "planning": ("planning/* use/*", "core/policies core/use core/use_whole core/forecasting core/sums web/outlook"),
+    "planning": (
+        "planning/* use/* state/policy state/since",
+        "core/policies core/use core/use_whole core/forecasting core/sums web/outlook",
+    ),
     "diagnosis": ("diagnosis/*", "core/diagnosis core/edges core/sheet"),
     "forecast": (
         (
             "forecast/batch forecast/case forecast/crossing forecast/deviations forecast/grid forecast/laying"
             " forecast/learning forecast/points forecast/proof forecast/proof_table"
-            " forecast/model forecast/plain forecast/prior forecast/of_motor"
+            " forecast/model forecast/plain forecast/prior planning/forecast_of_motor"
         ),
         "core/forecast core/forecast_whole core/forecasting core/edges",
     ),
-    "sheet": ("sheet/*", "core/sheet core/sheet_whole core/sheet_edges work/sheets work/copper_jobs"),
-    "record": ("record/* motor/round", "work/record_folds work/any_order work/as_measured work/sheets"),
+    "sheet": (
+        "sheet/* stages/* visit/* judging/*",
+        "core/sheet core/sheet_whole core/sheet_edges work/sheets work/copper_jobs",
+    ),
+    "record": ("record/* state/round", "work/record_folds work/any_order work/as_measured work/sheets"),
     "money": ("money/* text/rows", "core/money core/bills core/sums"),
-    "parts": ("parts/*", "core/offered core/sums"),
+    "parts": ("parts/* motor/matrix", "core/offered core/sums"),
     "sums": ("sums/*", "core/sums core/sums_moved core/named_faults core/named_refusals"),
     "rules": (
         (
-            "rules/* names/* text/quantities text/shares text/days motor/figure motor/figures motor/figure_fields"
+            "rules/* kept_names text/quantities text/shares text/days motor/figure motor/figures motor/figure_fields"
             " motor/figure_reading"
-            " motor/figure_tables motor/implausible motor/in_force motor/notes motor/positions motor/classes"
+            " motor/figure_tables motor/use_typed motor/implausible motor/in_force motor/notes motor/positions motor/classes"
             " forecast/past_set forecast/simulation brush/gauge_line"
         ),
         (

@@ -5,10 +5,10 @@ from typing import Any
 
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.judging.prove.run import judge_run
-from norvash.core.sheet.stages.before.fields import PERMIT_OPEN
-from norvash.core.sheet.stages.gates import GATES, SAFE, SERVICE, usual_method
-from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.judging.prove.run import judge_run
+from norvash.core.stages.before.fields import PERMIT_OPEN
+from norvash.core.stages.gates import GATES, SAFE, SERVICE, usual_method
+from norvash.core.visit.gating import gate_now
 from norvash.work.loading import load
 from run_cases import figures_of, rows_of
 

@@ -1,13 +1,13 @@
 """An open bench sheet, written on in few words."""
 
 from conftest import Shop
-from norvash.core.sheet.judging.prove.field_proof import field_lacks
-from norvash.core.sheet.judging.windings.measured import to_part
+from norvash.core.judging.prove.field_proof import field_lacks
+from norvash.core.judging.windings.measured import to_part
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.gates import POWER, usual_run
-from norvash.core.sheet.stages.prove.earth import EARTH_OHM
-from norvash.core.sheet.visit.done import done_tasks, sight_of
+from norvash.core.stages.catalogue import field_of
+from norvash.core.stages.gates import POWER, usual_run
+from norvash.core.stages.prove.earth import EARTH_OHM
+from norvash.core.visit.done import done_tasks, sight_of
 from norvash.work.loading import load
 from norvash.work.measuring import note, record
 from norvash.work.new_set import Fitting, fit_new_set

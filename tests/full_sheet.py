@@ -5,8 +5,8 @@ from datetime import timedelta
 
 from conftest import Shop
 from norvash.core.sheet.field import Pick
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, STAGES
-from norvash.core.sheet.stages.gates import POWER, SAFE, usual_run
+from norvash.core.stages.catalogue import FIELD_BY_ID, STAGES
+from norvash.core.stages.gates import POWER, SAFE, usual_run
 from norvash.work.context import Context
 from norvash.work.loading import load
 from norvash.work.measuring import note, record

@@ -7,7 +7,7 @@ from random import Random
 
 from conftest import Shop, readings_on
 from norvash.core.sheet.moved import Explained
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.stages.brushes.stage import BY_SIGHT as BY_ID
 from norvash.store import entries, rounds, sheets
 from norvash.work.acting import Act
 from norvash.work.brushes_used import END_REASONS

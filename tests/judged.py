@@ -5,8 +5,8 @@ every stage says.
 from collections.abc import Iterator
 from datetime import date
 
-from norvash.core.sheet.judging.brushes.geometry import geometry
-from norvash.core.sheet.judging.noted import answered, noted
+from norvash.core.judging.brushes.geometry import geometry
+from norvash.core.judging.noted import answered, noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.text.words import figure_words
 from norvash.store.database import Connection

@@ -3,12 +3,12 @@
 from dataclasses import replace
 from typing import Any
 
-from norvash.core.motor.record import MotorState, Renewal
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.records import CutRecord
-from norvash.core.sheet.stages.gates import SAFE
+from norvash.core.stages.gates import SAFE
+from norvash.core.state.motor_state import MotorState, Renewal
 from small_sheets import NOON, SPRUNG, about_before, cut, facts
 from states import a_round, foreseen, state
 

@@ -10,8 +10,8 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.sheet import Sheet, Spot
-from norvash.core.sheet.stages.catalogue import APART, TOGETHER, field_of
-from norvash.core.sheet.stages.prove.run_fields import stands_at
+from norvash.core.stages.catalogue import APART, TOGETHER, field_of
+from norvash.core.stages.prove.run_fields import stands_at
 from norvash.store.records import record_of
 
 NOON = datetime(2026, 6, 1, 12)

@@ -5,21 +5,21 @@ from datetime import date, datetime, timedelta
 
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.model import forecast
-from norvash.core.forecast.of_motor import ahead_of, case_of
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.round import Measured, Round
+from norvash.core.planning.forecast_of_motor import ahead_of, case_of
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.life import KeptLife, Told
-from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.core.stages.catalogue import FINDINGS
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.round import Measured, Round
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import rate_of_use
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import Verdict, verdict
-from norvash.core.verdict.values import Findings
 
 T0 = datetime(2026, 1, 5, 9)
 TODAY = date(2026, 6, 1)

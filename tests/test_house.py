@@ -16,13 +16,13 @@ from pkgutil import iter_modules
 import pytest
 
 from norvash.core import rules as rules_room
+from norvash.core.kept_names import RETIRED
 from norvash.core.motor.figure_fields import INSTRUMENTS
-from norvash.core.names.changed import RETIRED
 from norvash.core.rules.book import Family
 from norvash.core.rules.catalogue import FAMILIES, RULES, SCHOOLS_BY_ID
 from norvash.core.rules.fitting import CONTACT_DROP, GRADE_FAMILIES
 from norvash.core.rules.readings import INSTRUMENT
-from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
+from norvash.core.stages.catalogue import FINDINGS, field_of
 from norvash.core.sums.catalogue import SUMS
 from norvash.drawing.inks import stylesheet
 from norvash.errors import NotFound
@@ -219,31 +219,43 @@ def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
 
 # What the start imports of the rooms that judge and draw: declarations of stages, values, and what the bench shows.
 AT_THE_START = """
-core.brush.gauge_line core.brush.ruler core.commutator.bars core.commutator.figures_after_cut
-core.commutator.tools core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign core.diagnosis.signs
-core.forecast.set_forecast core.planning.policy core.use.log_entry core.use.rate core.use.season
-core.verdict.grades core.verdict.line_figure core.verdict.rising core.windings.circuits
-drawing.carbon_ruler drawing.date_span drawing.finding_picture drawing.grade_mark drawing.inks drawing.svg
+core.brush.gauge_line core.commutator.bars core.commutator.figures_after_cut core.commutator.tools
+core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign core.diagnosis.signs core.forecast.set_forecast
+core.state.motor_state core.state.policy core.state.rising core.state.round core.state.ruler core.use.log_entry
+core.use.rate core.use.season core.verdict.line_figure core.windings.circuits drawing.carbon_ruler drawing.date_span
+drawing.finding_picture drawing.grade_mark drawing.inks drawing.svg
 """
-ROOMS = ("bearings", "brush", "commutator", "diagnosis", "forecast", "planning", "supply", "sums", "use", "verdict")
+ROOMS = (
+    "bearings",
+    "brush",
+    "commutator",
+    "diagnosis",
+    "forecast",
+    "planning",
+    "state",
+    "supply",
+    "sums",
+    "use",
+    "verdict",
+)
 
 
 # What a module of the core imports inside a function, and why that is put off.
 PUT_OFF = {
-    ("brush.ruler", "brush.gauged"): "drawing",
+    ("state.ruler", "brush.gauged"): "drawing",
     ("planning.shop_table", "forecast.model"): "numpy and scipy",
-    ("sheet.judging.before.stage", "sheet.judging.before.measured"): "judging",
-    ("sheet.judging.brushes.stage", "sheet.judging.brushes.values"): "judging",
-    ("sheet.judging.commutator.stage", "sheet.judging.commutator.copper_now"): "judging",
-    ("sheet.judging.commutator.stage", "sheet.judging.commutator.values"): "judging",
-    ("sheet.judging.drive.stage", "sheet.judging.drive.values"): "judging",
-    ("sheet.judging.prove.stage", "sheet.judging.prove.points"): "judging",
-    ("sheet.judging.prove.stage", "sheet.judging.prove.run"): "judging",
-    ("sheet.judging.prove.stage", "sheet.judging.prove.values"): "judging",
-    ("sheet.judging.windings.stage", "sheet.judging.windings.values"): "judging",
-    ("sheet.judging.windings.stage", "sheet.judging.windings.measured"): "judging",
-    ("sheet.stages.commutator.cut", "commutator.after_cut"): "judging",
-    ("sheet.stages.windings.withstand", "windings.withstand"): "judging",
+    ("judging.before.stage", "judging.before.measured"): "judging",
+    ("judging.brushes.stage", "judging.brushes.values"): "judging",
+    ("judging.commutator.stage", "judging.commutator.copper_now"): "judging",
+    ("judging.commutator.stage", "judging.commutator.values"): "judging",
+    ("judging.drive.stage", "judging.drive.values"): "judging",
+    ("judging.prove.stage", "judging.prove.points"): "judging",
+    ("judging.prove.stage", "judging.prove.run"): "judging",
+    ("judging.prove.stage", "judging.prove.values"): "judging",
+    ("judging.windings.stage", "judging.windings.values"): "judging",
+    ("judging.windings.stage", "judging.windings.measured"): "judging",
+    ("stages.commutator.cut", "commutator.after_cut"): "judging",
+    ("stages.windings.withstand", "windings.withstand"): "judging",
 }
 
 
@@ -277,7 +289,7 @@ def test_the_start_imports_declarations_and_nothing_heavy() -> None:
         f"norvash.{r}." for r in ("drawing", "web.stages", *(f"core.{room}" for room in (*ROOMS, "windings")))
     )
     assert sorted(m for m in loaded if m.startswith(rooms)) == [f"norvash.{m}" for m in AT_THE_START.split()]
-    judging = {m for m in loaded if m.startswith("norvash.core.sheet.judging.")}
+    judging = {m for m in loaded if m.startswith("norvash.core.judging.")}
     assert not {m for m in judging if m.endswith((".findings", ".judged", ".measured", ".says", ".copper_now"))}
     assert callable(create_app)
 

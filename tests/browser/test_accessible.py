@@ -13,7 +13,7 @@ from axe_playwright_python.sync_playwright import Axe  # type: ignore[import-unt
 from playwright.sync_api import Browser, Page, Route
 
 from live import served
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.store.database import connect
 from seen import ready
 

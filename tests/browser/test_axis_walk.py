@@ -8,7 +8,7 @@ from playwright.sync_api import Page, expect
 from at_work import Work, at_work
 from conftest import Shop
 from live import Watch, served
-from norvash.core.sheet.visit.on_axis import parts_now
+from norvash.core.visit.on_axis import parts_now
 from seen import expect_all_kept, line, main, press, press_on
 
 pytestmark = pytest.mark.browser

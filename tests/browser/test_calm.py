@@ -7,8 +7,8 @@ from playwright.sync_api import Locator, Page, expect
 
 from conftest import Shop
 from live import Watch
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.stages.sign import STAGE as SIGN
+from norvash.core.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.sign import STAGE as SIGN
 from norvash.work.measuring import note, record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter

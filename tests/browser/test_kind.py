@@ -10,7 +10,7 @@ from playwright.sync_api import Browser, Page, expect
 from at_work import at_work
 from conftest import Shop
 from live import Watch
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.store import use
 from norvash.work.opening import open_sheet
 from seen import brush, line, main, press, press_on

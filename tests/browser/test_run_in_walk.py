@@ -8,7 +8,7 @@ from playwright.sync_api import Page, expect
 from at_work import Work, at_work
 from conftest import Shop
 from live import Watch, served
-from norvash.core.sheet.judging.run_in import logged
+from norvash.core.judging.run_in import logged
 from seen import expect_all_kept, main, press, press_on
 
 pytestmark = pytest.mark.browser

@@ -7,7 +7,7 @@ from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
 from live import Watch, served
-from norvash.core.sheet.visit.stacks import stacks_now
+from norvash.core.visit.stacks import stacks_now
 from norvash.demo.in_pieces import STACK
 from norvash.work.motor_types import save_type
 from seen import expect_all_kept, main, press, press_on

@@ -8,7 +8,7 @@ from playwright.sync_api import Page, Route, expect
 
 from conftest import Shop
 from live import Watch
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.work.measuring import record
 from norvash.work.opening import open_sheet
 from norvash.work.sheets import enter

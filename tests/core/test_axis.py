@@ -6,8 +6,8 @@ from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.part import BESIDE
-from norvash.core.sheet.stages.axis import BEARING, LOOKED, WALKED, at_field, at_finding, axis_of, looked, on
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, STAGE_BY_ID
+from norvash.core.stages.axis import BEARING, LOOKED, WALKED, at_field, at_finding, axis_of, looked, on
+from norvash.core.stages.catalogue import FIELD_BY_ID, FINDINGS, STAGE_BY_ID
 from norvash.drawing.cutaway.parts import DRAW
 from small_sheets import facts
 

@@ -14,10 +14,10 @@ from norvash.core.money.ways import Part, Way, compared
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.sheet.records_of_parts import Beside, Bill
-from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.sheet.stages.ways import barred_by, tasks_of_way
-from norvash.core.sheet.visit.bill import read_bill, read_parts
-from norvash.core.sheet.visit.offered import offered
+from norvash.core.stages.catalogue import FINDINGS
+from norvash.core.stages.ways import barred_by, tasks_of_way
+from norvash.core.visit.bill import read_bill, read_parts
+from norvash.core.visit.offered import offered
 from norvash.errors import InputError
 from norvash.store.records import kept, record_of
 

@@ -18,9 +18,9 @@ from norvash.core.brush.limits import (
     warned,
 )
 from norvash.core.brush.spread import set_spread
+from norvash.core.grades import GRADES, grade_of, grade_of_line, worst
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.verdict.grades import GRADES, grade_of, grade_of_line, worst
 from norvash.errors import InputError
 
 

@@ -17,9 +17,9 @@ from norvash.core.brush.seating import Face, sagitta_mm
 from norvash.core.brush.spread import set_spread
 from norvash.core.brush.straight_line import Point
 from norvash.core.brush.wear_measures import dust_g, rubbed_km
+from norvash.core.grades import grade_of_line
 from norvash.core.motor.figures import Figures
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import grade_of_line
 from norvash.errors import InputError
 
 OWN: dict[str, float | str] = {

@@ -9,8 +9,8 @@ from norvash.core.brush.readings import Reading
 from norvash.core.brush.renewal import Carbon
 from norvash.core.brush.spread import set_spread
 from norvash.core.brush.straight_line import Point, Track, straight_line
+from norvash.core.grades import GRADES, word_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import GRADES, word_of
 from whole import assert_nothing_moved
 
 NEW = Point(22.0, 0.0, 0.1)

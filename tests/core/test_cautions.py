@@ -6,8 +6,8 @@ import pytest
 
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.stages.gates import POWER, SAFE
-from norvash.core.sheet.stages.prove import stage as prove
+from norvash.core.stages.gates import POWER, SAFE
+from norvash.core.stages.prove import stage as prove
 from small_sheets import facts
 
 RULES = shipped()

@@ -13,14 +13,14 @@ from norvash.core.commutator.armature import Armature, readings_of_coil
 from norvash.core.commutator.bar_testing import Taken, judge_bar_test
 from norvash.core.commutator.bars import CONDITIONS, changed, read_map, runs, spots_of, write_map
 from norvash.core.commutator.cut import Copper
-from norvash.core.commutator.map_read import Wound
-from norvash.core.commutator.map_says import read_bar_map
 from norvash.core.commutator.pattern import known_spacings, places, search, tail
 from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.commutator.skim import plan_cut, way_of
 from norvash.core.commutator.surface import ABRASIVES, least_work
+from norvash.core.judging.commutator.map_read import Wound
+from norvash.core.judging.commutator.map_says import read_bar_map
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.stages.catalogue import FINDINGS
+from norvash.core.stages.catalogue import FINDINGS
 from norvash.core.text.columns import read_column
 from norvash.errors import InputError
 

@@ -9,10 +9,10 @@ from typing import Any
 from norvash.core.commutator.armature import Armature
 from norvash.core.commutator.bar_testing import Taken, judge_bar_test
 from norvash.core.commutator.bars import read_map
-from norvash.core.commutator.map_read import Wound
-from norvash.core.commutator.map_says import read_bar_map, set_of
 from norvash.core.commutator.pattern import search
 from norvash.core.commutator.run_out import Turned, judge_run_out
+from norvash.core.judging.commutator.map_read import Wound
+from norvash.core.judging.commutator.map_says import read_bar_map, set_of
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
 from whole import assert_nothing_moved

@@ -24,22 +24,22 @@ from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.diagnosis.sign import NOT_SO, Sign
 from norvash.core.diagnosis.signs import SIGNS
 from norvash.core.edges import same
-from norvash.core.forecast.of_motor import past_set_of
+from norvash.core.grades import Graded
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, MotorState, Overrule, Renewal
-from norvash.core.motor.round import Measured, Round
-from norvash.core.motor.set_clock import start_of
+from norvash.core.planning.forecast_of_motor import past_set_of
 from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
-from norvash.core.sheet.stages.catalogue import FINDINGS as PARTS
-from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.sheet.visit.lives import lives
+from norvash.core.stages.catalogue import FINDINGS as PARTS
+from norvash.core.stages.gates import SAFE
+from norvash.core.state.motor_state import BrushSet, MotorState, Overrule, Renewal
+from norvash.core.state.rising import by_limit, by_look, grade_on
+from norvash.core.state.round import Measured, Round
+from norvash.core.state.set_clock import start_of
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
-from norvash.core.verdict.grades import Graded
 from norvash.core.verdict.judging import beyond_horizon, findings, past_limit
-from norvash.core.verdict.rising import by_limit, by_look, grade_on
 from norvash.core.verdict.set_grade import raised
+from norvash.core.visit.lives import lives
 from norvash.errors import InputError
 from small_sheets import facts
 from states import FITTED, T0, TODAY, a_round, foreseen, ruled, standing, state

@@ -5,12 +5,12 @@ from typing import Any
 
 import pytest
 
+from norvash.core.judging.prove.first_run import PULL, agrees, first_run_words, throws_only
+from norvash.core.judging.prove.points import judged_at, points_of
+from norvash.core.judging.prove.run import judge_run
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.judging.prove.first_run import PULL, agrees, first_run_words, throws_only
-from norvash.core.sheet.judging.prove.points import judged_at, points_of
-from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.sheet.sheet import Baseline, Gone, Sheet
 from norvash.core.text.words import grouped
 from small_sheets import facts, sheet

@@ -9,13 +9,13 @@ from math import log
 from forecast_cases import CASES, SHAPES
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.model import forecasts
-from norvash.core.forecast.of_motor import ahead_of, case_of, past_set_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.plain import case_of as plain_case
 from norvash.core.forecast.plain import plain_of
-from norvash.core.motor.record import BrushSet, MotorState, Renewal
-from norvash.core.motor.round import Round
+from norvash.core.planning.forecast_of_motor import ahead_of, case_of, past_set_of
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import BrushSet, MotorState, Renewal
+from norvash.core.state.round import Round
 from norvash.core.use.rate import Rate
 from norvash.core.use.season import Season
 from states import T0, a_round, state

@@ -20,13 +20,13 @@ from norvash.core.forecast.case import Case, Visit, constants_of
 from norvash.core.forecast.laying import laid
 from norvash.core.forecast.learning import HIGH, LOW, fitted_drift, surprise
 from norvash.core.forecast.model import forecast
-from norvash.core.forecast.of_motor import case_of, past_set_of
 from norvash.core.forecast.set_forecast import ahead_from
 from norvash.core.forecast.simulation import LIVELY, QUIET, Habit, Nature, read_with, simulate_set, simulate_weeks
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.round import Round
+from norvash.core.planning.forecast_of_motor import case_of, past_set_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.round import Round
 from norvash.core.use.rate import rate_of_use
 from norvash.core.use.season import Season, weeks_ahead
 from norvash.store import forecasts, standings

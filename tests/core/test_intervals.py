@@ -5,12 +5,12 @@ from datetime import timedelta
 
 import pytest
 
-from norvash.core.motor.record import MotorState
 from norvash.core.planning.interval_table import IntervalTable, TableNotes, table_from
 from norvash.core.planning.policies import dues, whole_runs
-from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
+from norvash.core.state.motor_state import MotorState
+from norvash.core.state.policy import Policy
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import verdict
 from norvash.errors import InputError

@@ -7,12 +7,12 @@ from pathlib import Path
 
 import pytest
 
-from norvash.core.names import changed
-from norvash.core.names.changed import NAMED_BY, RENAMED, RETIRED, Kind, Retired, answer_now, name_now
-from norvash.core.names.register import every_name
+from names_of_today import every_name
+from norvash.core import kept_names as changed
+from norvash.core.kept_names import NAMED_BY, RENAMED, RETIRED, Kind, Retired, answer_now, name_now
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, field_of, stage_of
-from norvash.core.sheet.visit.kept_finding import kept_finding, words_to_keep
+from norvash.core.stages.catalogue import FIELDS, FINDINGS, field_of, stage_of
+from norvash.core.visit.kept_finding import kept_finding, words_to_keep
 
 FROZEN = Path(__file__).parent.parent / "data/names.txt"
 
@@ -32,7 +32,7 @@ def test_no_name_goes_without_a_word(capsys: pytest.CaptureFixture[str]) -> None
     """
     frozen = set(FROZEN.read_text().splitlines())
     went = sorted(frozen - today())
-    assert [name for name in went if name not in explained()] == [], "say in core/names/changed what became of these"
+    assert [name for name in went if name not in explained()] == [], "say in core/kept_names what became of these"
     if os.environ.get("ANEW"):
         with capsys.disabled():
             sys.stdout.writelines(f"\nwent, with a word: {name}" for name in went)

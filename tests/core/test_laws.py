@@ -29,13 +29,13 @@ from norvash.core.commutator.armature import Armature
 from norvash.core.commutator.bar_testing import Taken, judge_bar_test
 from norvash.core.commutator.run_out import Turned, judge_run_out, run_out_grade
 from norvash.core.commutator.tools import TURNED
+from norvash.core.grades import GRADES, grade_of
+from norvash.core.judging.prove.run import judge_run
 from norvash.core.rules.book import CLASSES, GEARED, MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.sheet.judging.prove.run import judge_run
 from norvash.core.supply.battery import judge_battery
 from norvash.core.supply.cables import Laid, carried, terminal_by_drop, terminal_by_ohm
 from norvash.core.supply.settings import speed_ladder
-from norvash.core.verdict.grades import GRADES, grade_of
 from norvash.core.windings.circuits import CIRCUITS
 from norvash.core.windings.field_coils import CoilTest, judge_coils
 from norvash.core.windings.heat import HeatHeld, judge_heat

@@ -6,9 +6,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from norvash.core.motor.matrix import Row, belonging, misfits, read_matrix, written
 from norvash.core.parts.compare import Offer, compared
 from norvash.core.parts.machine import Machine
-from norvash.core.parts.matrix import Row, belonging, misfits, read_matrix, written
 from norvash.core.parts.sizes import KINDS, OF_KIND, Kind, Sizes
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sums.fits import KINDS as FITS

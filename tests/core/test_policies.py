@@ -9,12 +9,12 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.forecast.past_set import PastSet
-from norvash.core.motor.record import MotorState
 from norvash.core.planning.interval_table import IntervalTable, TableNotes, table_from
 from norvash.core.planning.policies import dues, earliest, look_due, months_on, overdue, runs_left
-from norvash.core.planning.policy import Due, Policy
 from norvash.core.planning.shop_table import shop_table
 from norvash.core.rules.catalogue import shipped
+from norvash.core.state.motor_state import MotorState
+from norvash.core.state.policy import Due, Policy
 from norvash.core.use.season import Window, month_words, read_months, season_of, weeks_ahead
 from norvash.core.verdict.judging import findings
 from norvash.errors import InputError

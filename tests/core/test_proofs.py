@@ -5,8 +5,8 @@ from typing import get_args
 import pytest
 
 from norvash.core.sheet.finding import Proof
-from norvash.core.sheet.stages.catalogue import FINDINGS, TOLD_BY
-from norvash.core.sheet.visit.proofs import proofs_of
+from norvash.core.stages.catalogue import FINDINGS, TOLD_BY
+from norvash.core.visit.proofs import proofs_of
 from whole import assert_no_word_moved
 
 

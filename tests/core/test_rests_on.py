@@ -6,20 +6,20 @@ from typing import Any
 
 import pytest
 
+from norvash.core.grades import GRADES
+from norvash.core.judging.measuring import measured_on
+from norvash.core.judging.noted import noted
+from norvash.core.judging.rests_on import by_figure, found_by, grounds_of
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.motor.figures import Figures, Known
 from norvash.core.rules.book import MotorRules, Override, Rulebook
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.measuring import measured_on
-from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.rests_on import by_figure, found_by, grounds_of
 from norvash.core.sheet.life import At, KeptLife
 from norvash.core.sheet.measured import NAMES
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import FINDINGS, field_of
-from norvash.core.verdict.grades import GRADES
+from norvash.core.stages.catalogue import FINDINGS, field_of
 from norvash.errors import NorvashError
 from sheet_cases import PARTS, VISITS
 from small_sheets import BEFORE, SPRUNG, VOICES, about_before, sheet

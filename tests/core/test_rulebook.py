@@ -5,6 +5,7 @@ import pytest
 from norvash.core.bearings.fitting import band_of
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.diagnosis.ranking import strengths
+from norvash.core.grades import GRADES
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import GRADE_FAMILY, INSULATION_CLASS, MEASURED_WITH
 from norvash.core.motor.figures import Figures
@@ -20,7 +21,6 @@ from norvash.core.rules.supply import AIR, CABLE, CIRCUITS, CORD, CORDS, IN_AIR,
 from norvash.core.rules.windings import RISE_BY_RESISTANCE, RISE_BY_THERMOMETER
 from norvash.core.stacks.torque import estimated
 from norvash.core.supply.cables import Laid, load_a
-from norvash.core.verdict.grades import GRADES
 from norvash.errors import InputError, NotFound
 from states import a_round, judge, ruled, state
 

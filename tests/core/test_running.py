@@ -7,6 +7,9 @@ from typing import Any
 import pytest
 
 from norvash.core.brush.springs import SpringsHeld, band_of, judge_springs
+from norvash.core.judging.measuring import measured_at, measured_on
+from norvash.core.judging.noted import noted
+from norvash.core.judging.prove.run import judge_run
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_reading import check_together
 from norvash.core.motor.figures import Figures
@@ -17,16 +20,13 @@ from norvash.core.running.excitation import FieldPlate, field_a, judge_field
 from norvash.core.running.speed import SpeedPlate, judge_unloaded, noload_rpm, permitted, unloaded_share
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.judging.measuring import measured_at, measured_on
-from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.prove.run import judge_run
-from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.gates import POWER
-from norvash.core.sheet.stages.prove.earth import EARTH_OHM
-from norvash.core.sheet.stages.windings.insulation import PARTED, circuits_of
-from norvash.core.sheet.stages.windings.withstand import refuse_withstand
-from norvash.core.sheet.visit.typed import place_of, read_entry
+from norvash.core.stages.before.stage import STAGE as BEFORE
+from norvash.core.stages.catalogue import field_of
+from norvash.core.stages.gates import POWER
+from norvash.core.stages.prove.earth import EARTH_OHM
+from norvash.core.stages.windings.insulation import PARTED, circuits_of
+from norvash.core.stages.windings.withstand import refuse_withstand
+from norvash.core.visit.typed import place_of, read_entry
 from norvash.core.windings.field_coils import OPEN_OHM, CoilTest, judge_coils
 from norvash.core.windings.heat import HeatHeld, judge_heat
 from norvash.core.windings.insulation import EarthTest, judge_insulation

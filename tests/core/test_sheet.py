@@ -11,43 +11,43 @@ from hypothesis import strategies as st
 
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import diagnose
+from norvash.core.judging.before.measured import signs_before
+from norvash.core.judging.brushes.geometry import geometry
+from norvash.core.judging.brushes.keeping import stays
+from norvash.core.judging.catalogue import visit_of
+from norvash.core.judging.measuring import measured_at, measured_on
+from norvash.core.judging.noted import noted
+from norvash.core.judging.signing import holds, signed_as
+from norvash.core.judging.signs_shown import complained, diagnosis_of, signs_shown
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.motor.record import MotorState, Overrule
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.before.measured import signs_before
-from norvash.core.sheet.judging.brushes.geometry import geometry
-from norvash.core.sheet.judging.brushes.keeping import stays
-from norvash.core.sheet.judging.catalogue import visit_of
-from norvash.core.sheet.judging.measuring import measured_at, measured_on
-from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.signing import holds, signed_as
-from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
 from norvash.core.sheet.life import Told
 from norvash.core.sheet.part import BESIDE, PARTS
 from norvash.core.sheet.records import PutOff, TaskDone, Why
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.before.stage import STAGE as BEFORE_OPENING
-from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
-from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
-from norvash.core.sheet.stages.gates import POWER, SAFE
-from norvash.core.sheet.visit.bringing import what_to_bring
-from norvash.core.sheet.visit.done import done_tasks
-from norvash.core.sheet.visit.gate_ticked import ticked as gate_said
-from norvash.core.sheet.visit.gating import gate_now
-from norvash.core.sheet.visit.lives import lives
-from norvash.core.sheet.visit.progress import progress
-from norvash.core.sheet.visit.proving import said_by
-from norvash.core.sheet.visit.typed import read_entry
-from norvash.core.sheet.visit.visit import Visit
-from norvash.core.sheet.visit.work_list import work_list
+from norvash.core.stages.before.stage import STAGE as BEFORE_OPENING
+from norvash.core.stages.brushes.stage import PICTURES as GROUPS
+from norvash.core.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
+from norvash.core.stages.gates import POWER, SAFE
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import MotorState, Overrule
 from norvash.core.verdict.before_work import by_carbon_found
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sheet_line import sheet_says
-from norvash.core.verdict.values import Findings
+from norvash.core.visit.bringing import what_to_bring
+from norvash.core.visit.done import done_tasks
+from norvash.core.visit.gate_ticked import ticked as gate_said
+from norvash.core.visit.gating import gate_now
+from norvash.core.visit.lives import lives
+from norvash.core.visit.progress import progress
+from norvash.core.visit.proving import said_by
+from norvash.core.visit.typed import read_entry
+from norvash.core.visit.visit import Visit
+from norvash.core.visit.work_list import work_list
 from norvash.drawing.finding_picture import finding_picture
 from norvash.errors import InputError
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, facts, sheet

@@ -8,28 +8,28 @@ import pytest
 
 from norvash.core.diagnosis.ranking import diagnose
 from norvash.core.diagnosis.signs import SIGNS, offered
+from norvash.core.judging.brushes.geometry import geometry
+from norvash.core.judging.brushes.keeping import stays
+from norvash.core.judging.brushes.values import dust_expected_g, springs_now
+from norvash.core.judging.commutator.copper_now import copper_now
+from norvash.core.judging.commutator.cut_made import cut_record
+from norvash.core.judging.measuring import measured_on
+from norvash.core.judging.noted import noted
+from norvash.core.judging.signs_shown import diagnosis_of
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.brushes.geometry import geometry
-from norvash.core.sheet.judging.brushes.keeping import stays
-from norvash.core.sheet.judging.brushes.values import dust_expected_g, springs_now
-from norvash.core.sheet.judging.commutator.copper_now import copper_now
-from norvash.core.sheet.judging.commutator.cut_made import cut_record
-from norvash.core.sheet.judging.measuring import measured_on
-from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.signs_shown import diagnosis_of
 from norvash.core.sheet.records import PermitRecord
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.before import stage as before
-from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
-from norvash.core.sheet.stages.commutator.size import TRACK_D
-from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.sheet.visit.bringing import what_to_bring
-from norvash.core.sheet.visit.typed import read_entry
-from norvash.core.sheet.visit.walk import permitted, runs_until
+from norvash.core.stages.before import stage as before
+from norvash.core.stages.catalogue import STAGES, field_of, stage_of
+from norvash.core.stages.commutator.size import TRACK_D
+from norvash.core.stages.gates import SAFE
 from norvash.core.verdict.judging import findings
+from norvash.core.visit.bringing import what_to_bring
+from norvash.core.visit.typed import read_entry
+from norvash.core.visit.walk import permitted, runs_until
 from norvash.errors import InputError
 from small_sheets import NOON, SPRUNG, cut, facts, sheet
 from states import TODAY, a_round, state

@@ -6,21 +6,18 @@ from collections.abc import Iterator
 from dataclasses import replace
 from itertools import product
 
-from norvash.core.motor.record import MotorState
-from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.judging.before.battery import battery_of
-from norvash.core.sheet.judging.before.measured import ladder_of, signs_before
-from norvash.core.sheet.judging.brushes.geometry import geometry
-from norvash.core.sheet.judging.brushes.keeping import stays
-from norvash.core.sheet.judging.catalogue import visit_of
-from norvash.core.sheet.judging.commutator.copper_now import copper_now
-from norvash.core.sheet.judging.commutator.cut_made import cut_changes, cut_record
-from norvash.core.sheet.judging.measuring import measured_at
-from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.signing import holds, signed_as
-from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, signs_shown
-from norvash.core.sheet.judging.windings.measured import (
+from norvash.core.judging.before.battery import battery_of
+from norvash.core.judging.before.measured import ladder_of, signs_before
+from norvash.core.judging.brushes.geometry import geometry
+from norvash.core.judging.brushes.keeping import stays
+from norvash.core.judging.catalogue import visit_of
+from norvash.core.judging.commutator.copper_now import copper_now
+from norvash.core.judging.commutator.cut_made import cut_changes, cut_record
+from norvash.core.judging.measuring import measured_at
+from norvash.core.judging.noted import noted
+from norvash.core.judging.signing import holds, signed_as
+from norvash.core.judging.signs_shown import complained, diagnosis_of, signs_shown
+from norvash.core.judging.windings.measured import (
     coils_now,
     heats_now,
     index_now,
@@ -28,17 +25,20 @@ from norvash.core.sheet.judging.windings.measured import (
     insulation_tests,
     slots_on_growler,
 )
+from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.records import CutRecord
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.before.stage import STAGE as BEFORE_OPENING
-from norvash.core.sheet.stages.gates import GATES
-from norvash.core.sheet.visit.bringing import what_to_bring
-from norvash.core.sheet.visit.gating import gate_now
-from norvash.core.sheet.visit.progress import progress
-from norvash.core.sheet.visit.walk import how_far_open, open_permits, upstream
+from norvash.core.stages.before.stage import STAGE as BEFORE_OPENING
+from norvash.core.stages.gates import GATES
+from norvash.core.state.motor_state import MotorState
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.sentence import verdict
 from norvash.core.verdict.sheet_line import sheet_says
+from norvash.core.visit.bringing import what_to_bring
+from norvash.core.visit.gating import gate_now
+from norvash.core.visit.progress import progress
+from norvash.core.visit.walk import how_far_open, open_permits, upstream
 from norvash.errors import InputError, NorvashError
 from norvash.store.records import kept as as_kept
 from sheet_cases import COPPER, LINES, PARTS, STATES, VISITS

@@ -13,18 +13,18 @@ import pytest
 import norvash.core
 import norvash.web
 import norvash.work
+from norvash.core import stages
 from norvash.core.diagnosis.signs import BY_ID as SIGNS
+from norvash.core.judging.measuring import measured_on
 from norvash.core.motor.figure_fields import PINION_GAP_HIGH_MM
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID, shipped
-from norvash.core.sheet import stages
 from norvash.core.sheet.field import Column, Decision, Field, Pick, Quantity, Text, Tick
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.measuring import measured_on
 from norvash.core.sheet.part import PARTS
-from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
-from norvash.core.sheet.stages.gates import GATES
-from norvash.core.sheet.stages.sign import ADDITION
 from norvash.core.sheet.task import Task
+from norvash.core.stages.catalogue import FIELDS, FINDINGS, STAGES, TASKS, field_of, stage_of
+from norvash.core.stages.gates import GATES
+from norvash.core.stages.sign import ADDITION
 from small_sheets import facts, sheet
 
 # Signs that follow from the last round and from speed settings and drops, not from a finding.
@@ -97,7 +97,7 @@ def test_every_stage_has_a_view_and_a_template_of_its_name() -> None:
     names = {s.name for s in STAGES}
     assert {p.stem for p in folder.glob("*.html")} == names
     assert all(find_spec(f"norvash.web.stages.{name}") for name in names)
-    assert all(find_spec(f"norvash.core.sheet.stages.{name}") for name in names)
+    assert all(find_spec(f"norvash.core.stages.{name}") for name in names)
 
 
 def test_what_is_asked_for_is_read_or_is_only_a_record() -> None:

@@ -5,11 +5,11 @@ from datetime import datetime, timedelta
 
 import pytest
 
-from norvash.core.motor.record import BrushSet, Renewal
-from norvash.core.motor.round import Measured, Round
-from norvash.core.motor.swapped import could_be_of, in_places
 from norvash.core.rules.catalogue import RULES, shipped
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.stages.brushes.stage import BY_SIGHT
+from norvash.core.state.motor_state import BrushSet, Renewal
+from norvash.core.state.round import Measured, Round
+from norvash.core.state.swapped import could_be_of, in_places
 
 START = datetime(2026, 1, 5, 8)
 SEEN = next(iter(BY_SIGHT.values()))

@@ -12,7 +12,7 @@ from norvash.core.motor.figure_fields import FIELDS as FIGURES
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.field import Column, Field, Quantity
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.stages.catalogue import FIELDS, FINDINGS, TASKS
+from norvash.core.stages.catalogue import FIELDS, FINDINGS, TASKS
 from whole import assert_nothing_moved
 
 FLAGS = ("grade", "never_runs", "ends_in_cut", "of_brush", "holds_brush", "by_test", "shows")

@@ -4,12 +4,12 @@ from typing import Any
 
 import pytest
 
+from norvash.core.judging.measuring import measured_on
+from norvash.core.judging.prove.field_proof import field_lacks
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.measuring import measured_on
-from norvash.core.sheet.judging.prove.field_proof import field_lacks
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.records import Readings
 from small_sheets import NOON, facts, sheet

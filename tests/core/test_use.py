@@ -7,14 +7,14 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.core.motor.figures import Figures
+from norvash.core.motor.use_typed import read_use
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
+from norvash.core.state.since import YEAR_DAYS
 from norvash.core.use.counting import Counted, neighbours, read_counter, read_increment, weighted
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import CALENDAR_RATE, Rate, day_of, rate_of_use
-from norvash.core.use.since import YEAR_DAYS
 from norvash.core.use.timeline import date_marks, use_on
-from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 
 DAY = datetime(2026, 3, 2, 12)

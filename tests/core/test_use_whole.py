@@ -6,14 +6,14 @@ from datetime import date, datetime, timedelta
 from functools import partial
 
 from norvash.core.brush.limits import Limit
-from norvash.core.motor.record import BrushSet
 from norvash.core.planning.hindsight import Outcome, reached, scores
 from norvash.core.planning.interval_table import IntervalTable, TableNotes
 from norvash.core.planning.outlook import propose
 from norvash.core.planning.policies import dues, earliest, look_due, overdue, runs_left
-from norvash.core.planning.policy import Policy
 from norvash.core.planning.shop_table import shop_table
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.policy import Policy
 from norvash.core.use.counting import Counted, daily_rate, read_counter, read_increment
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate, day_of, rate_of_use, rate_sd

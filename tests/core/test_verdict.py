@@ -7,16 +7,16 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.brush.ruler import ruler_of
 from norvash.core.brush.wear_measures import dust_g, line_rate_mm_per_kh, rubbed_km, seeming_left_h
-from norvash.core.motor.record import MotorState, Overrule
-from norvash.core.planning.policy import Policy
+from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES, rulebook_with, shipped
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
-from norvash.core.sheet.stages.brushes.stage import PICTURES as GROUPS
+from norvash.core.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.stages.brushes.stage import PICTURES as GROUPS
+from norvash.core.state.motor_state import MotorState, Overrule
+from norvash.core.state.policy import Policy
+from norvash.core.state.ruler import ruler_of
 from norvash.core.use.rate import Rate
-from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.lead import lead_of
 from norvash.core.verdict.proportion import remarks

@@ -10,16 +10,17 @@ import pytest
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.grades import Graded
 from norvash.core.motor.figures import Figures
-from norvash.core.motor.record import MotorState, Overrule, Renewal
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.part import PARTS
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT as BY_ID
-from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.verdict.components import components_of, finding_word
-from norvash.core.verdict.grades import Graded
+from norvash.core.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.stages.catalogue import FINDINGS
+from norvash.core.state.component import finding_word
+from norvash.core.state.findings import Days, Findings, OpenDoubt
+from norvash.core.state.motor_state import MotorState, Overrule, Renewal
+from norvash.core.verdict.components import components_of
 from norvash.core.verdict.judging import findings
-from norvash.core.verdict.values import Days, Findings, OpenDoubt
 from states import FITTED, TODAY, a_round, foreseen, standing, state
 
 EARLIER, WORN = a_round(10, 18, 19), a_round(20, 15, 16)

@@ -6,12 +6,12 @@ from collections.abc import Iterator
 from dataclasses import replace
 from datetime import timedelta
 
-from norvash.core.brush.ruler import ruler_of
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, MotorState, Overrule
-from norvash.core.motor.round import Round
-from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import BrushSet, MotorState, Overrule
+from norvash.core.state.policy import Policy
+from norvash.core.state.round import Round
+from norvash.core.state.ruler import ruler_of
 from norvash.core.text.words import counted, listed, rounded
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate

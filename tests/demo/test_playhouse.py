@@ -12,7 +12,7 @@ import pytest
 from judged import judgements
 from norvash.core.forecast.simulation import read_with, simulate_set
 from norvash.core.motor.figure_fields import MEASURED_BY
-from norvash.core.sheet.stages.sign import ADDITION
+from norvash.core.stages.sign import ADDITION
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.demo.machine import KINDS
 from norvash.demo.playhouse import fill, play

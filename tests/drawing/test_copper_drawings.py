@@ -14,9 +14,9 @@ from norvash.core.commutator.bars import CONDITIONS
 from norvash.core.commutator.cut import Copper
 from norvash.core.commutator.run_out import Turned, judge_run_out
 from norvash.core.commutator.skim import plan_cut, way_of
+from norvash.core.judging.windings.measured import InsulationTest
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.sheet.judging.windings.measured import InsulationTest
 from norvash.core.windings.insulation import r40_megohm
 from norvash.drawing.bar_map import Mapped, bar_map, rows_of
 from norvash.drawing.bearing_section import bearing_section

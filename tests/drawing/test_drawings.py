@@ -8,11 +8,11 @@ from math import inf
 
 import pytest
 
-from norvash.core.brush.ruler import ruler_from, ruler_of
 from norvash.core.motor.positions import even_positions
 from norvash.core.planning.hindsight import Outcome
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.rules.catalogue import shipped
+from norvash.core.state.ruler import ruler_from, ruler_of
 from norvash.core.verdict.judging import findings
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet

@@ -6,7 +6,7 @@ from itertools import product
 import pytest
 
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.sheet.stages.gates import METHODS, SAFE, usual_method
+from norvash.core.stages.gates import METHODS, SAFE, usual_method
 from norvash.drawing.isolation import Place, isolation
 from norvash.web.stages.safe import PLACES
 from small_sheets import facts

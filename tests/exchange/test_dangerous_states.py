@@ -10,15 +10,15 @@ from typing import Any
 
 import pytest
 
+from norvash.core.judging.windings.measured import to_part
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_reading import read_figure
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.judging.windings.measured import to_part
-from norvash.core.sheet.stages.catalogue import stage_of
-from norvash.core.sheet.stages.gates import POWER, SAFE, SERVICE, usual_method, usual_run
+from norvash.core.stages.catalogue import stage_of
+from norvash.core.stages.gates import POWER, SAFE, SERVICE, usual_method, usual_run
 from norvash.exchange.visit_play import Played, play_file
 from run_cases import figures_of, rows_of
 

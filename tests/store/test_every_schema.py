@@ -10,7 +10,7 @@ from pathlib import Path
 
 import pytest
 
-from norvash.core.motor.round import Measured, Round
+from norvash.core.state.round import Measured, Round
 from norvash.store import access
 from norvash.store.database import connect
 from norvash.store.ready import migrate

@@ -12,7 +12,7 @@ from conftest import Shop
 from norvash.core.motor.figure_fields import BARS, BY_NAME, SPEED_TAPS
 from norvash.core.rules.book import CLASSES
 from norvash.core.rules.catalogue import RULES
-from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.stages.catalogue import STAGES
 from norvash.store import people, standings
 from norvash.store.database import connect
 from norvash.web.deps import SESSION_COOKIE

@@ -10,12 +10,12 @@ from pathlib import Path
 import pytest
 from starlette.testclient import TestClient
 
-from norvash.core.sheet.judging.rests_on import by_figure, found_by
-from norvash.core.sheet.stages.catalogue import STAGES
-from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
-from norvash.core.sheet.stages.commutator.cut import CUT_DONE
-from norvash.core.sheet.stages.commutator.run_out import RUN_OUT
-from norvash.core.sheet.stages.decide import decision
+from norvash.core.judging.rests_on import by_figure, found_by
+from norvash.core.stages.catalogue import STAGES
+from norvash.core.stages.commutator.bar_map import BAR_MAP
+from norvash.core.stages.commutator.cut import CUT_DONE
+from norvash.core.stages.commutator.run_out import RUN_OUT
+from norvash.core.stages.decide import decision
 from norvash.errors import Conflict
 from norvash.store import entries
 from norvash.store.database import Connection, connect

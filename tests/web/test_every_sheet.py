@@ -18,10 +18,10 @@ from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import CONSTRUCTIONS, METHODS
 from norvash.core.rules.fitting import GRADE_FAMILIES
 from norvash.core.sheet.fields_of_parts import Off
-from norvash.core.sheet.stages.axis import WALKED, axis_of
-from norvash.core.sheet.stages.commutator.cut_limits import LIMITS
-from norvash.core.sheet.visit.walk import stages_of
+from norvash.core.stages.axis import WALKED, axis_of
+from norvash.core.stages.commutator.cut_limits import LIMITS
 from norvash.core.text.texts import compared
+from norvash.core.visit.walk import stages_of
 from norvash.demo.fleet import DEMO_DAY, MACHINES
 from norvash.store import motors, sheets
 from norvash.store.database import connect

@@ -8,9 +8,9 @@ from starlette.testclient import TestClient
 from at_work import at_work
 from conftest import Shop
 from norvash.core.motor.figure_fields import NEW_MM, RUN_IN_SHARE
-from norvash.core.sheet.stages.brushes.springs import SPRING_FORCE
-from norvash.core.sheet.stages.commutator.bar_test import BAR_TEST_NOISE
-from norvash.core.sheet.stages.polarity import BOX
+from norvash.core.stages.brushes.springs import SPRING_FORCE
+from norvash.core.stages.commutator.bar_test import BAR_TEST_NOISE
+from norvash.core.stages.polarity import BOX
 from norvash.store import motors
 from norvash.work.loading import load
 from norvash.work.motor_types import save_type

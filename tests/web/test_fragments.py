@@ -11,7 +11,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from norvash.config import Settings
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.store.database import connect
 from norvash.web.app import create_app
 from norvash.web.deps import SESSION_COOKIE

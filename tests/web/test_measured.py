@@ -9,7 +9,7 @@ from starlette.testclient import TestClient
 from conftest import NOW, Shop
 from full_sheet import filled
 from norvash.core.sheet.field import Pick, Quantity
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, STAGE_BY_ID
+from norvash.core.stages.catalogue import FIELD_BY_ID, STAGE_BY_ID
 from norvash.store import people
 from norvash.store.database import transaction
 from norvash.work.measured_table import values_of

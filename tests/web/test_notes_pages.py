@@ -7,7 +7,7 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.core.motor.record import BrushSet
+from norvash.core.state.motor_state import BrushSet
 from norvash.store import notes as store
 from norvash.work.loading import load
 from pages import act_id, add, send

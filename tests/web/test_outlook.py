@@ -12,9 +12,9 @@ from starlette.testclient import TestClient
 
 from conftest import Shop
 from norvash.core.brush.limits import Limit
-from norvash.core.motor.record import BrushSet
 from norvash.core.planning.hindsight import Outcome, reached, scores
 from norvash.core.planning.outlook import propose
+from norvash.core.state.motor_state import BrushSet
 from norvash.core.use.season import Window
 from norvash.store import standings
 from norvash.store.database import connect

@@ -12,7 +12,7 @@ from bench_sheet import Bench
 from conftest import Shop
 from full_sheet import filled
 from norvash.core.motor.classes import TEMPLATES
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.exchange.visit_play import play
 from norvash.exchange.visit_read import read_visit
 from norvash.store import sheets

@@ -6,7 +6,7 @@ from pathlib import Path
 
 import pytest
 
-from norvash.core.sheet.visit.walk import stages_of
+from norvash.core.visit.walk import stages_of
 from norvash.errors import NorvashError
 from norvash.exchange.visit_play import _Player, stage_of_entry
 from norvash.exchange.visit_read import read_visit

@@ -8,7 +8,7 @@ from starlette.testclient import TestClient
 
 from conftest import NOW, Shop
 from full_sheet import filled
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.store import people
 from norvash.store.database import transaction
 from told import told

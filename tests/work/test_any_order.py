@@ -9,11 +9,11 @@ import pytest
 
 from conftest import Shop
 from hand import Hand
+from norvash.core.grades import GRADES
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.record.stated import FiguresStated
 from norvash.core.sheet.life import STANDING
-from norvash.core.sheet.visit.barring import bars
-from norvash.core.verdict.grades import GRADES
+from norvash.core.visit.barring import bars
 from norvash.errors import NorvashError
 from norvash.store import standings
 from norvash.store.database import transaction

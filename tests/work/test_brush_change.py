@@ -4,10 +4,10 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.judging.signing import holds
-from norvash.core.sheet.judging.windings.measured import to_part
-from norvash.core.sheet.stages.gates import GATES
-from norvash.core.sheet.stages.prove.earth import EARTH_OHM
+from norvash.core.judging.signing import holds
+from norvash.core.judging.windings.measured import to_part
+from norvash.core.stages.gates import GATES
+from norvash.core.stages.prove.earth import EARTH_OHM
 from norvash.work.loading import load
 
 MOST = 35

@@ -7,7 +7,7 @@ import pytest
 from bench_sheet import Bench
 from conftest import Shop
 from copper_motor import COPPER
-from norvash.core.sheet.judging.commutator.says import cut_says
+from norvash.core.judging.commutator.says import cut_says
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.store import motors, people
 from norvash.work.changing_figures import change_figures

@@ -10,11 +10,11 @@ import pytest
 from bench_sheet import Bench
 from conftest import Shop
 from copper_motor import COPPER
+from norvash.core.judging.commutator.slots_here import cut_minutes
 from norvash.core.motor.figure_fields import HOLDER_GAP_MM, SUNK_MM
 from norvash.core.motor.figure_reading import track_d_mm
-from norvash.core.sheet.judging.commutator.slots_here import cut_minutes
 from norvash.core.sheet.moved import Explained
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, rounds
 from norvash.store.records import kept

@@ -7,8 +7,8 @@ from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.notes import NotedRound
+from norvash.core.state.since import NO_DAY, fitted_words
 from norvash.core.text.words import day_words
-from norvash.core.use.since import NO_DAY, fitted_words
 from norvash.errors import InputError, NeedsAnswer
 from norvash.exchange.interval_tables import table_from_csv
 from norvash.work.loading import load

@@ -7,13 +7,13 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.judging.commutator.copper_now import copper_now
-from norvash.core.sheet.judging.commutator.says import cut_says
-from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
-from norvash.core.sheet.judging.signing import holds, standing
-from norvash.core.sheet.judging.signs_shown import may_have_been
-from norvash.core.sheet.stages.gates import POWER
-from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.judging.commutator.copper_now import copper_now
+from norvash.core.judging.commutator.says import cut_says
+from norvash.core.judging.commutator.slots_here import SlotsHere
+from norvash.core.judging.signing import holds, standing
+from norvash.core.judging.signs_shown import may_have_been
+from norvash.core.stages.gates import POWER
+from norvash.core.visit.gating import gate_now
 from norvash.errors import NeedsAnswer, NorvashError, NotFound
 from norvash.exchange.visit_export import export_text
 from norvash.work.brush_lines import brush_lines

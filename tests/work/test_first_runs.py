@@ -3,8 +3,8 @@
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.judging.prove.stage import proof_lacks
-from norvash.core.sheet.judging.signing import signed_as
+from norvash.core.judging.prove.stage import proof_lacks
+from norvash.core.judging.signing import signed_as
 from norvash.store import motors
 from norvash.work.changing_figures import change_figures
 

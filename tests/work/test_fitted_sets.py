@@ -5,7 +5,7 @@ import pytest
 from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.judging.signs_shown import causes_mended
+from norvash.core.judging.signs_shown import causes_mended
 
 STATED = {"rated_v": "230", "variant": "R", "face_angle_deg": "12", "grade_family": "electrographite"}
 # What the set says of itself, and what is found by that.

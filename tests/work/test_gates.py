@@ -6,11 +6,11 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.figure_fields import PROTECTION
-from norvash.core.sheet.stages.close import LATCHED
-from norvash.core.sheet.stages.gates import GATES, POWER
-from norvash.core.sheet.stages.prove.run_fields import SPARKS
-from norvash.core.sheet.visit.gate_ticked import asked_at, is_undone, ticked
-from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.stages.close import LATCHED
+from norvash.core.stages.gates import GATES, POWER
+from norvash.core.stages.prove.run_fields import SPARKS
+from norvash.core.visit.gate_ticked import asked_at, is_undone, ticked
+from norvash.core.visit.gating import gate_now
 from norvash.errors import Conflict, InputError
 from norvash.store.motors import fetch_motor
 from norvash.web.stages.fields import entry

@@ -9,11 +9,11 @@ from hypothesis import strategies as st
 from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.judging.noted import noted
+from norvash.core.judging.signing import signed_as
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
-from norvash.core.sheet.judging.noted import noted
-from norvash.core.sheet.judging.signing import signed_as
-from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.stages.catalogue import STAGES
 from norvash.errors import NorvashError
 from run_cases import figures_of
 from small_sheets import facts, sheet

@@ -7,10 +7,10 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.judging.signing import signed_as
 from norvash.core.sheet.ground import said as ground_said
-from norvash.core.sheet.judging.signing import signed_as
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
-from norvash.core.sheet.visit.barring import bars, gone_words, withdrawn
+from norvash.core.visit.barring import bars, gone_words, withdrawn
 from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import access, motors, people
 from norvash.store.database import transaction

@@ -4,8 +4,8 @@ import pytest
 
 from at_work import Work, at_work
 from conftest import Shop
-from norvash.core.sheet.judging.timers import timers
-from norvash.core.sheet.visit.wires import wires_against, wires_at
+from norvash.core.judging.timers import timers
+from norvash.core.visit.wires import wires_against, wires_at
 
 REUSED = (2, "brush.reused")
 FIGURES = "construction=universal rated_v=230 rated_a=6 noload_rpm=12000 noload_a=2"

@@ -6,7 +6,7 @@ import pytest
 
 from at_work import at_work
 from conftest import Shop
-from norvash.core.sheet.stages.gates import SERVICE
+from norvash.core.stages.gates import SERVICE
 from norvash.store import standings
 from norvash.work.standing import refresh
 

@@ -7,9 +7,9 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.grades import GRADES
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.moved import Explained
-from norvash.core.verdict.grades import GRADES
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
 from norvash.store import people, rules, standings
 from norvash.store.standings import Sought

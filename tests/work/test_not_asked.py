@@ -10,9 +10,9 @@ import pytest
 from at_work import at_work
 from conftest import Shop
 from norvash.core.rules.catalogue import shipped
-from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
-from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.sheet.stages.prove.stage import STAGE as PROVE
+from norvash.core.stages.before.stage import STAGE as BEFORE
+from norvash.core.stages.gates import SAFE
+from norvash.core.stages.prove.stage import STAGE as PROVE
 from norvash.errors import InputError
 from norvash.exchange.visit_play import play_file
 from norvash.store.database import connect

@@ -4,8 +4,8 @@ import pytest
 
 from at_work import Work, at_work
 from conftest import Shop
-from norvash.core.sheet.visit.on_axis import PartNow, parts_now
-from norvash.core.sheet.visit.progress import as_signed
+from norvash.core.visit.on_axis import PartNow, parts_now
+from norvash.core.visit.progress import as_signed
 from norvash.work.axis_told import axis_told
 
 FIGURES = "construction=series rated_v=230 commutator_d_mm=120 bearing_drive=6310-2Z"

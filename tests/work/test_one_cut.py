@@ -6,8 +6,8 @@ from bench_sheet import Bench
 from conftest import Shop
 from copper_motor import COPPER
 from norvash.core.commutator.run_out_limits import RULES_OF
+from norvash.core.judging.commutator.copper_now import copper_now
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.judging.commutator.copper_now import copper_now
 
 LIMITS_OF_ONE = {
     "cut-speed": "40",

@@ -10,10 +10,10 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.judging.signing import signed_as
 from norvash.core.motor.notes import NotedRound
-from norvash.core.sheet.judging.signing import signed_as
 from norvash.core.sheet.moved import Explained
-from norvash.core.sheet.visit.barring import bars
+from norvash.core.visit.barring import bars
 from norvash.errors import NeedsAnswer
 from norvash.store import people
 from norvash.work.acting import Act

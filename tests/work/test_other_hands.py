@@ -10,8 +10,8 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.field import second_of
-from norvash.core.sheet.stages.prove.earth import EARTH_OHM
-from norvash.core.sheet.visit.barring import bars
+from norvash.core.stages.prove.earth import EARTH_OHM
+from norvash.core.visit.barring import bars
 from norvash.errors import NeedsAnswer
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import play_file

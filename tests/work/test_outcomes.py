@@ -8,8 +8,8 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.stages.gates import GATES
-from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.stages.gates import GATES
+from norvash.core.visit.gating import gate_now
 from norvash.errors import Conflict, InputError
 from norvash.store import standings
 from norvash.work.loading import load

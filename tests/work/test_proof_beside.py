@@ -6,13 +6,13 @@ import pytest
 
 from at_work import Work, at_work
 from conftest import Shop
+from norvash.core.judging.prove.before_after import before_after
+from norvash.core.judging.prove.driven import driven_told
+from norvash.core.judging.prove.points import points_of
+from norvash.core.judging.prove.run import judge_run
+from norvash.core.judging.prove.safe_volts import safe_by_runs, safe_lacks
+from norvash.core.judging.prove.standstill import standstill_told
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.judging.prove.before_after import before_after
-from norvash.core.sheet.judging.prove.driven import driven_told
-from norvash.core.sheet.judging.prove.points import points_of
-from norvash.core.sheet.judging.prove.run import judge_run
-from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs, safe_lacks
-from norvash.core.sheet.judging.prove.standstill import standstill_told
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.sheet import Sheet
 from norvash.errors import Conflict, InputError

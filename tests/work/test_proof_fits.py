@@ -6,13 +6,13 @@ from starlette.testclient import TestClient
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.judging.signing import standing
+from norvash.core.judging.signs_shown import causes_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.judging.signing import standing
-from norvash.core.sheet.judging.signs_shown import causes_of
 from norvash.core.sheet.part import PARTS
-from norvash.core.sheet.visit.barring import barring
-from norvash.core.sheet.visit.proving import state_words
-from norvash.core.sheet.visit.walk import look_words
+from norvash.core.visit.barring import barring
+from norvash.core.visit.proving import state_words
+from norvash.core.visit.walk import look_words
 from norvash.core.windings.field_coils import CoilTest, judge_coils
 from norvash.errors import InputError, NeedsAnswer
 from norvash.work.changing_figures import change_figures

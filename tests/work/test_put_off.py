@@ -10,14 +10,14 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.judging.refusing import refuse
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.field import Decision
-from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.life import Told
 from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PutBy, PutOff
-from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.sheet.stages.decide import decision
+from norvash.core.stages.catalogue import FINDINGS
+from norvash.core.stages.decide import decision
 from norvash.errors import InputError
 from norvash.store import people
 from norvash.store.database import transaction

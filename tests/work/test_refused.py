@@ -7,7 +7,7 @@ import pytest
 
 from at_work import at_work
 from conftest import Shop
-from norvash.core.sheet.stages.sign import REFUSED
+from norvash.core.stages.sign import REFUSED
 from norvash.errors import InputError, JudgedAgainst
 from norvash.store.last_done import last_of
 from norvash.work.acting import FromFile

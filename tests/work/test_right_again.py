@@ -5,8 +5,8 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.visit.barring import barring
-from norvash.core.sheet.visit.proving import open_words
+from norvash.core.visit.barring import barring
+from norvash.core.visit.proving import open_words
 from norvash.errors import InputError, NeedsAnswer
 from norvash.work.sheets import enter
 

@@ -6,12 +6,12 @@ import pytest
 
 from at_work import Work, at_work
 from conftest import NOW, Shop
+from norvash.core.judging.prove.points import points_of
+from norvash.core.judging.run_in import logged, measured, plan_of, ran_min, steady
 from norvash.core.planning.follow_up import follow_up_units
 from norvash.core.running.log_typed import read_points
 from norvash.core.running.ran import ON
 from norvash.core.running.ran import ran_min as minutes_run
-from norvash.core.sheet.judging.prove.points import points_of
-from norvash.core.sheet.judging.run_in import logged, measured, plan_of, ran_min, steady
 from norvash.core.sheet.measured import findings_of
 from norvash.errors import Conflict, InputError
 from norvash.work.loading import load

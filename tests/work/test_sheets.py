@@ -7,8 +7,8 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop, readings_on
-from norvash.core.sheet.stages.call_in import COMPLAINT
-from norvash.core.sheet.stages.sign import ADDITION
+from norvash.core.stages.call_in import COMPLAINT
+from norvash.core.stages.sign import ADDITION
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import sheets
 from norvash.work.brush_lines import BrushLine, brush_lines

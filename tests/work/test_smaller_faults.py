@@ -11,9 +11,9 @@ from conftest import Shop
 from full_sheet import filled
 from norvash.core.motor.figure_fields import SUNK_MM
 from norvash.core.rules.catalogue import RULES
-from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.sheet.visit.gate_ticked import ticked
+from norvash.core.stages.catalogue import FINDINGS
+from norvash.core.stages.gates import SAFE
+from norvash.core.visit.gate_ticked import ticked
 from norvash.errors import NorvashError
 from norvash.work.loading import load
 from norvash.work.sums import answer

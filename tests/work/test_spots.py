@@ -5,9 +5,9 @@ import pytest
 from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.judging.noted import by_place
+from norvash.core.judging.noted import by_place
 from norvash.core.sheet.life import KeptLife
-from norvash.core.sheet.stages.brushes.springs import TERMINAL_MEASURED
+from norvash.core.stages.brushes.springs import TERMINAL_MEASURED
 from norvash.errors import InputError
 
 

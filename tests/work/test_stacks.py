@@ -5,7 +5,7 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.visit.stacks import stacks_now
+from norvash.core.visit.stacks import stacks_now
 from norvash.errors import Conflict, InputError
 from norvash.work.motor_types import save_type
 from norvash.work.sheets import enter

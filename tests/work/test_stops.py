@@ -7,10 +7,10 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.sheet.stages.gates import POWER
-from norvash.core.sheet.stages.prove.run_fields import ON_STOP
-from norvash.core.sheet.visit.gating import gate_now
-from norvash.core.sheet.visit.walk import open_permits
+from norvash.core.stages.gates import POWER
+from norvash.core.stages.prove.run_fields import ON_STOP
+from norvash.core.visit.gating import gate_now
+from norvash.core.visit.walk import open_permits
 from norvash.errors import Conflict, InputError, NorvashError, StopHolds
 from norvash.work.access import member_of
 from norvash.work.acting import FromFile, InSession

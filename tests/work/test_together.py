@@ -5,8 +5,8 @@ from starlette.testclient import TestClient
 
 from at_work import Work, at_work
 from conftest import Shop
-from norvash.core.sheet.visit.on_axis import parts_now
-from norvash.core.sheet.visit.together import may_be_said
+from norvash.core.visit.on_axis import parts_now
+from norvash.core.visit.together import may_be_said
 from norvash.errors import InputError
 from norvash.web.stages.written import written
 

@@ -9,9 +9,9 @@ import pytest
 
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.core.names import changed
-from norvash.core.names.changed import Kind
-from norvash.core.sheet.stages.gates import SAFE, usual_method
+from norvash.core import kept_names as changed
+from norvash.core.kept_names import Kind
+from norvash.core.stages.gates import SAFE, usual_method
 from norvash.errors import InputError
 from norvash.store import ready, renaming
 from norvash.store.database import connect

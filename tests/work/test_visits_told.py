@@ -10,7 +10,7 @@ import pytest
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.part import PARTS
-from norvash.core.sheet.stages.gates import SAFE, SERVICE, usual_method
+from norvash.core.stages.gates import SAFE, SERVICE, usual_method
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.store import entries, people
 from norvash.store.database import transaction

@@ -11,10 +11,10 @@ from at_work import Work, at_work
 from conftest import Shop
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS
-from norvash.core.sheet.visit.done import touched
-from norvash.core.sheet.visit.work_list import Proposed, minutes_left
+from norvash.core.stages.catalogue import FIELD_BY_ID, FINDINGS, TASKS
 from norvash.core.text.words import minutes_words
+from norvash.core.visit.done import touched
+from norvash.core.visit.work_list import Proposed, minutes_left
 from norvash.errors import InputError
 from norvash.work.sums import answer
 from pages import client  # noqa: F401

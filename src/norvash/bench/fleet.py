@@ -9,13 +9,13 @@ from norvash.core.brush.readings import Reading
 from norvash.core.forecast.simulation import simulate_set
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Round
 from norvash.core.record.brushes import BrushRead
 from norvash.core.record.record import Motor, Record
 from norvash.core.record.sets import RoundNoted, SinceSaid
 from norvash.core.record.stated import Registered
 from norvash.core.record.used import UseLogged
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.round import Round
 from norvash.core.use.log_entry import Entry
 from norvash.store import people
 from norvash.store.access import give_role

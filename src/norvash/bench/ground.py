@@ -11,7 +11,7 @@ from pathlib import Path
 
 from norvash.bench.fleet import PERSON
 from norvash.core.sheet.moved import Explained
-from norvash.core.sheet.stages.gates import SAFE
+from norvash.core.stages.gates import SAFE
 from norvash.errors import NeedsAnswer
 from norvash.store import motors
 from norvash.store.database import Connection, connect

@@ -14,8 +14,8 @@ from norvash.core.motor.positions import even_positions
 from norvash.core.rules.catalogue import shipped
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.field import Noticed, Tick
-from norvash.core.sheet.stages.catalogue import STAGES
-from norvash.core.sheet.stages.gates import METHOD, SAFE, usual_method
+from norvash.core.stages.catalogue import STAGES
+from norvash.core.stages.gates import METHOD, SAFE, usual_method
 from norvash.exchange.visit_play import play_file
 
 ENTRIES, _BRUSHES, _TIMES = 120, 4, 3

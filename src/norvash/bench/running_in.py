@@ -10,12 +10,12 @@ from pathlib import Path
 
 from norvash.bench.client import Client, marks
 from norvash.bench.fleet import PERSON
-from norvash.core.sheet.judging.windings.measured import to_part
-from norvash.core.sheet.stages.gates import POWER, SAFE, usual_run
-from norvash.core.sheet.stages.prove.earth import EARTH_OHM
-from norvash.core.sheet.stages.prove.run_fields import IN_MACHINE, RUN_HOW, RUN_WHERE
-from norvash.core.sheet.stages.running_in import RUNIN_POINTS
-from norvash.core.sheet.stages.windings.coils import FIELD_WHOLE
+from norvash.core.judging.windings.measured import to_part
+from norvash.core.stages.gates import POWER, SAFE, usual_run
+from norvash.core.stages.prove.earth import EARTH_OHM
+from norvash.core.stages.prove.run_fields import IN_MACHINE, RUN_HOW, RUN_WHERE
+from norvash.core.stages.running_in import RUNIN_POINTS
+from norvash.core.stages.windings.coils import FIELD_WHOLE
 from norvash.store.database import Connection, connect
 from norvash.work.acting import Act
 from norvash.work.loading import load

@@ -6,11 +6,11 @@ from datetime import datetime
 from pathlib import Path
 
 from norvash.bench.fleet import PERSON
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
-from norvash.core.sheet.stages.catalogue import STAGES
-from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.sheet.stages.stacks import BACK, OFF
-from norvash.core.sheet.stages.ways import WAY, WAYS
+from norvash.core.stages.brushes.stage import BY_SIGHT
+from norvash.core.stages.catalogue import STAGES
+from norvash.core.stages.gates import SAFE
+from norvash.core.stages.stacks import BACK, OFF
+from norvash.core.stages.ways import WAY, WAYS
 from norvash.store.database import connect
 from norvash.work.acting import Act
 from norvash.work.loading import load

@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 
-from norvash.core.sheet.stages.gates import SAFE
+from norvash.core.stages.gates import SAFE
 from norvash.demo.visit import Visit
 
 # From the tail end to the nose, as it came off.

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 from datetime import datetime, timedelta
 
-from norvash.core.sheet.stages.gates import SAFE, SERVICE
+from norvash.core.stages.gates import SAFE, SERVICE
 from norvash.demo.visit import Visit
 
 # Minutes, volts, amps, r/min, sparks, degrees.

@@ -4,17 +4,17 @@ from collections.abc import Callable, Mapping
 from dataclasses import replace
 from datetime import datetime, timedelta
 
+from norvash.core.judging.prove.field_proof import field_lacks
+from norvash.core.judging.windings.measured import to_part
 from norvash.core.motor.figure_fields import FIELD_A, FIELD_LEADS, FIELD_OHM
 from norvash.core.sheet.gate import Gate
-from norvash.core.sheet.judging.prove.field_proof import field_lacks
-from norvash.core.sheet.judging.windings.measured import to_part
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.moved import Explained
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.gates import POWER, SAFE, usual_method, usual_run
-from norvash.core.sheet.stages.prove.earth import EARTH_OHM
-from norvash.core.sheet.stages.windings.insulation import INSULATION_MOHM
-from norvash.core.sheet.visit.done import done_tasks, last_closing_of_case, sight_of
+from norvash.core.stages.catalogue import field_of
+from norvash.core.stages.gates import POWER, SAFE, usual_method, usual_run
+from norvash.core.stages.prove.earth import EARTH_OHM
+from norvash.core.stages.windings.insulation import INSULATION_MOHM
+from norvash.core.visit.done import done_tasks, last_closing_of_case, sight_of
 from norvash.store import motors, people, rounds
 from norvash.store.database import Connection
 from norvash.work.acting import Act

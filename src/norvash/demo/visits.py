@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping
 from datetime import timedelta
 from math import cos, radians
 
-from norvash.core.sheet.stages.gates import SAFE, SERVICE
+from norvash.core.stages.gates import SAFE, SERVICE
 from norvash.demo.in_pieces import in_pieces
 from norvash.demo.run_in import dynamo_at_proof, run_in, starter_proved
 from norvash.demo.visit import Visit

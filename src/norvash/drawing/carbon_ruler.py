@@ -1,6 +1,6 @@
 """The carbon ruler: a set of brushes drawn to scale against its new length and its limit."""
 
-from norvash.core.brush.ruler import Ruler, RulerBrush
+from norvash.core.state.ruler import Ruler, RulerBrush
 from norvash.core.text.quantities import shown
 from norvash.core.text.words import length_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, ticks

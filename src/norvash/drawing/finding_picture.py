@@ -3,7 +3,7 @@
 from collections.abc import Callable
 from functools import cache
 
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
+from norvash.core.stages.brushes.stage import BY_SIGHT
 from norvash.drawing.svg import Drawing, Element, el, line, lines, polyline
 
 _WIDTH, _HEIGHT = 108.0, 84.0

@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 
-from norvash.core.verdict.grades import GRADES, WORDS
+from norvash.core.grades import GRADES, WORDS
 from norvash.drawing.svg import Drawing, Element, el, label, line
 
 _RIGHT, _TOP, _HIGH = 14.0, 26.0, 26.0

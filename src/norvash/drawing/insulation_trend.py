@@ -6,7 +6,7 @@ from collections.abc import Callable, Sequence
 from datetime import date, timedelta
 from math import ceil, floor, log10
 
-from norvash.core.sheet.judging.windings.measured import InsulationTest
+from norvash.core.judging.windings.measured import InsulationTest
 from norvash.core.text.words import day_words
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 

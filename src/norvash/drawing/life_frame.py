@@ -5,11 +5,11 @@ from dataclasses import dataclass
 
 from norvash.core.brush.gauged import depth_and_length_mm, shows_depths
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
-from norvash.core.motor.record import MotorState
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import MotorState
 from norvash.core.text.quantities import shown
 from norvash.core.text.words import UNIT_WORDS, grouped
 from norvash.core.use.timeline import date_marks
-from norvash.core.verdict.values import Findings
 from norvash.drawing.svg import Element, label, lines, ticks
 
 LEFT, RIGHT, TOP, BOTTOM = 44.0, 14.0, 22.0, 46.0

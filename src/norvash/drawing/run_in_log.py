@@ -3,8 +3,8 @@
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from norvash.core.judging.run_in import Logged
 from norvash.core.running.plan import Step
-from norvash.core.sheet.judging.run_in import Logged
 from norvash.drawing.svg import Drawing, Element, el, label, line, lines, polyline
 
 _LEFT, _RIGHT, _TOP, _BAND, _BETWEEN, _ROW = 46.0, 10.0, 24.0, 96.0, 30.0, 19.0

@@ -9,9 +9,9 @@ from norvash.core.motor.figure import Number, Word
 from norvash.core.motor.figure_fields import FIELDS as FIGURES
 from norvash.core.sheet.field import Column, Field, Permit, Pick, Quantity, Repair, Tick
 from norvash.core.sheet.records import TURNS
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
-from norvash.core.sheet.stages.catalogue import FINDINGS, STAGES, TASKS
-from norvash.core.sheet.stages.gates import GATES
+from norvash.core.stages.brushes.stage import BY_SIGHT
+from norvash.core.stages.catalogue import FINDINGS, STAGES, TASKS
+from norvash.core.stages.gates import GATES
 from norvash.core.text.quantities import UNITS
 from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.exchange import visit_file as v

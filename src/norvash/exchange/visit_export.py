@@ -5,8 +5,8 @@ from collections.abc import Iterator, Mapping
 from datetime import datetime
 
 from norvash.core.motor.figure_fields import BY_NAME
-from norvash.core.motor.record import BrushSet
 from norvash.core.record.record import SheetRow
+from norvash.core.state.motor_state import BrushSet
 from norvash.core.use.counting import EVENTS
 from norvash.core.use.log_entry import Entry as Used
 from norvash.exchange.said.motor import figure_typed

@@ -10,7 +10,7 @@ from datetime import datetime
 from pathlib import Path
 
 from norvash.core.sheet.kept_value import KeptValue
-from norvash.core.sheet.stages.catalogue import field_of, stage_of
+from norvash.core.stages.catalogue import field_of, stage_of
 from norvash.errors import InputError, NeedsAnswer, NorvashError
 from norvash.exchange import visit_file as v
 from norvash.exchange.json_text import read_at_most

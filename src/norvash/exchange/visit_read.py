@@ -6,10 +6,10 @@ from typing import Any
 
 from pydantic import ValidationError
 
+from norvash.core.kept_names import left_of, name_now
 from norvash.core.motor.figure_fields import BY_NAME
-from norvash.core.names.changed import left_of, name_now
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
-from norvash.core.sheet.stages.catalogue import field_of, stage_of
+from norvash.core.stages.catalogue import field_of, stage_of
 from norvash.core.text.alike import looks
 from norvash.errors import InputError
 from norvash.exchange.json_text import as_text, read_json

@@ -3,14 +3,14 @@
 from collections.abc import Mapping
 from datetime import date
 
-from norvash.core.sheet.judging.signing import SIGNED_AS
+from norvash.core.judging.signing import SIGNED_AS
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.stages.gates import GATES
-from norvash.core.sheet.visit.gating import gate_now
-from norvash.core.sheet.visit.proving import state_words
-from norvash.core.sheet.visit.walk import look_words
-from norvash.core.verdict.components import Component
+from norvash.core.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.gates import GATES
+from norvash.core.state.component import Component
+from norvash.core.visit.gating import gate_now
+from norvash.core.visit.proving import state_words
+from norvash.core.visit.walk import look_words
 from norvash.store.database import Connection
 from norvash.work.offers_told import offers_lines, offers_told
 from norvash.work.says_told import says_told

@@ -4,8 +4,6 @@ from dataclasses import dataclass
 from datetime import datetime
 from functools import singledispatch
 
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Round
 from norvash.core.record.brushes import BrushRead, BrushSeen, DoubtAnswered
 from norvash.core.record.record import Record, Retired
 from norvash.core.record.said import Said, apply
@@ -13,6 +11,8 @@ from norvash.core.record.sets import BrushesRenewed, NotesBegun, RoundNoted, Set
 from norvash.core.record.sheet import Entered, KindChanged, Opened, SightSaid, Signed, TakenBack
 from norvash.core.record.stated import BackInUse, Confirmed, FiguresStated, Registered
 from norvash.core.record.used import UseLogged, UseStruck
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.round import Round
 from norvash.store import entries, lives, measured, motors, moved, notes, retired, rounds, seen, sets, sheets, use
 from norvash.store.database import Connection
 from norvash.store.restated import restate, restate_figures, restate_fitting, restate_retired

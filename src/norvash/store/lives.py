@@ -6,12 +6,12 @@ from dataclasses import dataclass
 from datetime import date, datetime
 from types import MappingProxyType
 
+from norvash.core.grades import Grade
 from norvash.core.sheet.life import KeptLife, Life, Withdrawn
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.records import PutBy, PutOff
-from norvash.core.sheet.visit.kept_finding import kept_finding, words_to_keep
-from norvash.core.verdict.grades import Grade
+from norvash.core.visit.kept_finding import kept_finding, words_to_keep
 from norvash.store.database import Connection, Row
 from norvash.store.moved import moves_of
 

@@ -4,7 +4,7 @@ import json
 from collections.abc import Mapping
 from datetime import date
 
-from norvash.core.planning.policy import Policy
+from norvash.core.state.policy import Policy
 from norvash.core.use.season import Window
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row

@@ -6,7 +6,7 @@ from contextlib import closing
 from dataclasses import dataclass
 from pathlib import Path
 
-from norvash.core.names.changed import RENAMED
+from norvash.core.kept_names import RENAMED
 from norvash.errors import NorvashError, Unavailable
 from norvash.store.database import Connection, cannot_open, connect, is_writable, transaction
 from norvash.store.renaming import rename_kept

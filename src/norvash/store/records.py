@@ -25,10 +25,10 @@ from norvash.core.sheet.records import (
 )
 from norvash.core.sheet.records_of_parts import AddedTask, BackRecord, Bill, OfferRecord, OffRecord, TakenFor
 from norvash.core.sheet.records_of_running import RunLog
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.visit.bill import read_bill
 from norvash.core.stacks.kinds import KINDS, UNKNOWN, Where
 from norvash.core.stacks.part import StackPart
+from norvash.core.stages.catalogue import field_of
+from norvash.core.visit.bill import read_bill
 from norvash.errors import InputError
 
 # The lengths of a cut by the names that they are kept under.

@@ -3,7 +3,7 @@
 import sqlite3
 from collections.abc import Iterator
 
-from norvash.core.names.changed import NAMED_BY, RENAMED, Kind
+from norvash.core.kept_names import NAMED_BY, RENAMED, Kind
 
 # By kind the tables and columns that hold its names, and of an answer the column of what it answers.
 _HELD: dict[Kind, tuple[tuple[str, str], ...]] = {

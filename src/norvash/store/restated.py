@@ -5,8 +5,8 @@ from collections.abc import Sequence
 
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet
 from norvash.core.record.record import Retired
+from norvash.core.state.motor_state import BrushSet
 from norvash.store.database import Connection
 
 

@@ -3,9 +3,9 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.motor.round import Measured, Round
 from norvash.core.record.brushes import BrushRead
 from norvash.core.sheet.given import Sight
+from norvash.core.state.round import Measured, Round
 from norvash.errors import NotFound
 from norvash.store.database import Connection, Row
 

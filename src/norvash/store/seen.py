@@ -4,8 +4,8 @@ from datetime import datetime
 
 from norvash.core.record.brushes import BrushSeen
 from norvash.core.sheet.given import Sight
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
-from norvash.core.sheet.visit.kept_finding import kept_finding
+from norvash.core.stages.brushes.stage import BY_SIGHT
+from norvash.core.visit.kept_finding import kept_finding
 from norvash.store.database import Connection, Row
 
 _SEEN = """select f.round_id, f.position_number, f.seen, f.part, f.grade, f.words, f.sight

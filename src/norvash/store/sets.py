@@ -5,10 +5,10 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from datetime import date, datetime
 
-from norvash.core.motor.record import BrushSet, Renewal
-from norvash.core.motor.round import Measured, Round
 from norvash.core.record.brushes import BrushSeen
 from norvash.core.record.rounds import ReadAs, read_all, seen_in
+from norvash.core.state.motor_state import BrushSet, Renewal
+from norvash.core.state.round import Measured, Round
 from norvash.store.database import Connection, Row
 from norvash.store.seen import seen_by_round
 

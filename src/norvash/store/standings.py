@@ -5,8 +5,8 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from datetime import date
 
+from norvash.core.state.rising import Rise, rise_from
 from norvash.core.text.texts import compared
-from norvash.core.verdict.rising import Rise, rise_from
 from norvash.store.database import Connection, Row
 
 

@@ -4,10 +4,10 @@ from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 from typing import Any
 
-from norvash.core.sheet.stages.axis import WALKED
-from norvash.core.sheet.visit.on_axis import PartNow
-from norvash.core.sheet.visit.visit import Visit
-from norvash.core.verdict.values import Findings
+from norvash.core.stages.axis import WALKED
+from norvash.core.state.findings import Findings
+from norvash.core.visit.on_axis import PartNow
+from norvash.core.visit.visit import Visit
 from norvash.drawing.cutaway.section import PartShown, Section, section
 from norvash.work.section_of import across, stated_of
 from norvash.work.sheet_page import SheetPage

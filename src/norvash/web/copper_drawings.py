@@ -4,7 +4,7 @@ from statistics import median
 
 from norvash.core.bearings.fitting import FitLine
 from norvash.core.commutator.bars import write_map
-from norvash.core.commutator.map_says import set_of
+from norvash.core.judging.commutator.map_says import set_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.bar_testing import BarTestIn, BarTestOut, tested_of
 from norvash.core.sums.bearings import LifeIn, LifeOut, NumberIn, NumberOut

@@ -3,9 +3,9 @@
 from dataclasses import replace
 
 from norvash.core.sheet.field import Field, Pick, Quantity
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.visit.named import place_words
-from norvash.core.sheet.visit.typed import place_of
+from norvash.core.stages.catalogue import field_of
+from norvash.core.visit.named import place_words
+from norvash.core.visit.typed import place_of
 from norvash.errors import InputError
 from norvash.exchange.said.sheet import Enter
 from norvash.exchange.said.told import At, Seen

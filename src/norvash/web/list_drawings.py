@@ -6,7 +6,7 @@ from functools import lru_cache
 
 from markupsafe import Markup
 
-from norvash.core.brush.ruler import ruler_from
+from norvash.core.state.ruler import ruler_from
 from norvash.drawing.carbon_ruler import carbon_ruler, row_ruler
 from norvash.drawing.date_span import TimeAxis, date_span
 

@@ -2,9 +2,8 @@
 
 from collections.abc import Callable, Sequence
 
-from norvash.core.brush.gauged import measured_words
 from norvash.core.brush.motor_limit import motor_limit
-from norvash.core.brush.ruler import ruler_of
+from norvash.core.grades import WORDS
 from norvash.core.motor.figure_fields import (
     BARS,
     COMMUTATOR_D_MM,
@@ -19,7 +18,8 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import WORDS
+from norvash.core.state.laid import measured_words
+from norvash.core.state.ruler import ruler_of
 from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.end_view import EndBrush, EndPlate, end_view

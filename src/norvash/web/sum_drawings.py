@@ -6,13 +6,13 @@ from math import inf
 from typing import Any
 
 from norvash.core.brush.holders import clearances_mm
-from norvash.core.brush.ruler import Ruler, RulerBrush
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import even_positions
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.round import Measured, Round
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.round import Measured, Round
+from norvash.core.state.ruler import Ruler, RulerBrush
 from norvash.core.sums.before_opening import BatteryIn, BatteryOut, CableIn, CableOut, LadderIn, LadderOut
 from norvash.core.sums.carbon import CarbonIn, CarbonOut
 from norvash.core.sums.cause import CauseIn, CauseOut

@@ -14,15 +14,15 @@ from jinja2.ext import Extension
 from jinja2.nodes import Expr
 from markupsafe import Markup, escape
 
+from norvash.core.grades import WORDS
 from norvash.core.rules.catalogue import RULES, SCHOOLS_BY_ID
 from norvash.core.sheet.field import Column, Field, Quantity
 from norvash.core.sheet.measured import Measured
-from norvash.core.sheet.stages.catalogue import FINDINGS
-from norvash.core.sheet.stages.decide import decision
+from norvash.core.stages.catalogue import FINDINGS
+from norvash.core.stages.decide import decision
 from norvash.core.text import words
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import day_words, figure_said, figure_words, grouped, length_words, rate_unit, use_words
-from norvash.core.verdict.grades import WORDS
 from norvash.drawing.finding_picture import finding_picture, scenery
 from norvash.drawing.grade_mark import grade_mark, marks_of_all
 from norvash.drawing.svg import HATCHING, Drawing, Element
@@ -173,14 +173,14 @@ def _environment() -> Environment:
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,
-        "found_by": partial(_when_shown, "norvash.core.sheet.judging.rests_on", "found_by"),
+        "found_by": partial(_when_shown, "norvash.core.judging.rests_on", "found_by"),
         "moved_said": partial(_when_shown, "norvash.core.sheet.ground", "said"),
         "day": _day,
         "time_span": words.minutes_words,
         "iso": _iso,
         "rate": words.rate_words,
         "rate_unit": rate_unit,
-        "fitted_words": partial(_when_shown, "norvash.core.use.since", "fitted_words"),
+        "fitted_words": partial(_when_shown, "norvash.core.state.since", "fitted_words"),
         "share": _share,
         "unit_of": _unit_of,
         "finding": _finding,

@@ -3,21 +3,21 @@
 from datetime import date, timedelta
 
 from norvash.core.edges import over
+from norvash.core.judging.signs_shown import causes_mended, may_have_been, mended_causes
 from norvash.core.sheet.field import Decision, Field
-from norvash.core.sheet.judging.signs_shown import causes_mended, may_have_been, mended_causes
 from norvash.core.sheet.life import At, Life
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.records import PutOff
-from norvash.core.sheet.stages.call_in import COMPLAINT_BACK, COMPLAINT_UNKNOWN
-from norvash.core.sheet.stages.catalogue import FINDINGS, SEEN, TASKS, TOLD_BY
-from norvash.core.sheet.stages.decide import OUTCOME, RUNS, decided_finding
-from norvash.core.sheet.stages.own_tasks import OWN_TASK, own_place
-from norvash.core.sheet.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS, cause_said
-from norvash.core.sheet.stages.rework import done_task, gone_finding
-from norvash.core.sheet.visit.entry_read import Read
-from norvash.core.sheet.visit.proving import proof_asked
-from norvash.core.sheet.visit.ways import taken_work
+from norvash.core.stages.call_in import COMPLAINT_BACK, COMPLAINT_UNKNOWN
+from norvash.core.stages.catalogue import FINDINGS, SEEN, TASKS, TOLD_BY
+from norvash.core.stages.decide import OUTCOME, RUNS, decided_finding
+from norvash.core.stages.own_tasks import OWN_TASK, own_place
+from norvash.core.stages.prove.complaint import CAUSE_WAS, COMPLAINT_NOW, GONE_ANSWERS, cause_said
+from norvash.core.stages.rework import done_task, gone_finding
 from norvash.core.text.words import day_words
+from norvash.core.visit.entry_read import Read
+from norvash.core.visit.proving import proof_asked
+from norvash.core.visit.ways import taken_work
 from norvash.errors import InputError
 from norvash.store import sheets
 from norvash.store.database import Connection

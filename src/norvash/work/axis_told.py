@@ -1,9 +1,9 @@
 """How the parts of a motor stand on its axis, as plain values: as a visit is signed, and as a program reads them."""
 
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.visit.on_axis import STATE_WORDS, PartNow, parts_now
-from norvash.core.sheet.visit.proving import state_words
-from norvash.core.sheet.visit.visit import Visit
+from norvash.core.visit.on_axis import STATE_WORDS, PartNow, parts_now
+from norvash.core.visit.proving import state_words
+from norvash.core.visit.visit import Visit
 
 Plain = dict[str, object]
 

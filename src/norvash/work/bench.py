@@ -5,8 +5,8 @@ from dataclasses import dataclass
 from datetime import date, timedelta
 
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.rising import Rise, risen
 from norvash.core.verdict.line_figure import LineFigure, figures_on
-from norvash.core.verdict.rising import Rise, risen
 from norvash.store import sheets, standings
 from norvash.store.database import Connection
 from norvash.store.sheets import NamedSheet

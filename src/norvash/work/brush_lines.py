@@ -7,14 +7,14 @@ from norvash.core.brush.gauged import is_floating, length_today_mm
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.straight_line import Point, rate_mm_per_kh
 from norvash.core.commutator.figures_after_cut import figures_since
+from norvash.core.grades import WORDS, Graded, grade_of
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.swapped import in_places
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
+from norvash.core.state.findings import BrushNow
+from norvash.core.state.swapped import in_places
 from norvash.core.text.words import use_words
-from norvash.core.verdict.grades import WORDS, Graded, grade_of
-from norvash.core.verdict.values import BrushNow
 from norvash.store import rounds
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow, RoundRow

@@ -1,6 +1,6 @@
 """The brushes that a visit has measured and left in, in words."""
 
-from norvash.core.brush.gauged import measured_words
+from norvash.core.state.laid import measured_words
 from norvash.work.sheet_page import SheetPage
 
 

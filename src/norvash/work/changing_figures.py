@@ -4,15 +4,15 @@ from collections.abc import Mapping
 from dataclasses import replace
 from typing import Self
 
+from norvash.core.kept_names import name_now
 from norvash.core.motor.figure_fields import BY_NAME, UNIT_OF_USE
 from norvash.core.motor.figure_reading import as_length, check_together, read_figure
 from norvash.core.motor.figures import Figures, figure_words
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.positions import PositionPlan, read_positions
-from norvash.core.names.changed import name_now
 from norvash.core.record.record import Motor
 from norvash.core.record.stated import FiguresStated
-from norvash.core.sheet.stages.catalogue import STAGES
+from norvash.core.stages.catalogue import STAGES
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
 from norvash.store import motors, sheets
 from norvash.store.database import Connection

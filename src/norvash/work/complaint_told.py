@@ -1,9 +1,9 @@
 """What was complained of at a visit, as it is told once its sheet is signed."""
 
-from norvash.core.sheet.stages.call_in import COMPLAINT as COMPLAINT_WORDS
-from norvash.core.sheet.stages.call_in import DUE, complained
-from norvash.core.sheet.stages.call_in import STAGE as CALL_IN
-from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, cause_words
+from norvash.core.stages.call_in import COMPLAINT as COMPLAINT_WORDS
+from norvash.core.stages.call_in import DUE, complained
+from norvash.core.stages.call_in import STAGE as CALL_IN
+from norvash.core.stages.prove.complaint import COMPLAINT_NOW, cause_words
 from norvash.work.sheet_page import SheetPage
 
 Plain = dict[str, object]

@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass
 
+from norvash.core.judging.commutator.copper_now import copper_now
 from norvash.core.record.stated import Confirmed
 from norvash.core.sheet.ground import said
-from norvash.core.sheet.judging.commutator.copper_now import copper_now
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.moved import Moved
 from norvash.errors import Conflict, InputError

@@ -7,33 +7,33 @@ from functools import cached_property
 
 from norvash.core.commutator.figures_after_cut import Mark, figures_since
 from norvash.core.forecast.set_forecast import Ahead
+from norvash.core.judging.catalogue import visit_of
+from norvash.core.judging.measuring import measured_on
+from norvash.core.judging.rests_on import under
+from norvash.core.judging.run_in import bedded_h
 from norvash.core.motor.figure_fields import ACTIVE_MONTHS, UNIT_OF_USE, USE_PER_WEEK_UNITS
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.swapped import in_places
-from norvash.core.planning.policy import Policy
 from norvash.core.record.record import Motor, Record, SheetRow
 from norvash.core.record.said import Said, apply
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import Ground, Standing, grounds_before
-from norvash.core.sheet.judging.catalogue import visit_of
-from norvash.core.sheet.judging.measuring import measured_on
-from norvash.core.sheet.judging.rests_on import under
-from norvash.core.sheet.judging.run_in import bedded_h
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Sheet, Spot
-from norvash.core.sheet.stages.prove.run_fields import stands_at
-from norvash.core.sheet.visit.visit import Visit
+from norvash.core.stages.prove.run_fields import stands_at
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.policy import Policy
+from norvash.core.state.swapped import in_places
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import CALENDAR_RATE, Rate, rate_of_use
 from norvash.core.use.season import Window, season_of
 from norvash.core.verdict.sentence import Verdict
-from norvash.core.verdict.values import Findings
+from norvash.core.visit.visit import Visit
 from norvash.store.database import Connection
 from norvash.store.motors import MotorType
 from norvash.store.stamps import Stamp, stamp_of

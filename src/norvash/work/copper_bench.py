@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass, replace
 
+from norvash.core.judging.commutator.copper_now import CopperNow, copper_now
+from norvash.core.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.ground import said
-from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now
-from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
-from norvash.core.sheet.stages.commutator.bar_map import BAR_MAP
-from norvash.core.sheet.stages.commutator.cut import LATHE_SPEEDS
+from norvash.core.stages.commutator.bar_map import BAR_MAP
+from norvash.core.stages.commutator.cut import LATHE_SPEEDS
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.cut_waits import cut_waits

@@ -4,12 +4,12 @@ from dataclasses import dataclass
 
 from pydantic import TypeAdapter, ValidationError
 
-from norvash.core.commutator.map_says import set_of
 from norvash.core.commutator.run_out import RunOut
+from norvash.core.judging.commutator.copper_now import CopperNow, copper_now
+from norvash.core.judging.commutator.map_says import set_of
+from norvash.core.judging.commutator.map_shown import earthed_bar
+from norvash.core.judging.windings.measured import slots_on_growler
 from norvash.core.motor.figure_reading import track_d_mm
-from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now
-from norvash.core.sheet.judging.commutator.map_shown import earthed_bar
-from norvash.core.sheet.judging.windings.measured import slots_on_growler
 from norvash.drawing.bar_map import Mapped, bar_map
 from norvash.drawing.run_out_rose import run_out_rose
 from norvash.drawing.svg import Drawing

@@ -2,7 +2,7 @@
 
 from dataclasses import replace
 
-from norvash.core.sheet.judging.commutator.copper_now import CopperNow, copper_now
+from norvash.core.judging.commutator.copper_now import CopperNow, copper_now
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Sheet
 from norvash.work.context import Context

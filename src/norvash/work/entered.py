@@ -7,7 +7,7 @@ from norvash.core.record.sheet import Entered
 from norvash.core.sheet.field import YES, Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Spot
-from norvash.core.sheet.stages.brushes.carbon import SHORTEST_ONLY
+from norvash.core.stages.brushes.carbon import SHORTEST_ONLY
 from norvash.store.database import Connection
 from norvash.work.context import Context
 from norvash.work.marks import mark_of

@@ -3,18 +3,18 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
+from norvash.core.judging.commutator.whole_map import of_painting
+from norvash.core.judging.refusing import refuse
 from norvash.core.record.sheet import Entered
 from norvash.core.sheet.field import Field, Quantity, second_of
 from norvash.core.sheet.given import Given, Sight
-from norvash.core.sheet.judging.commutator.whole_map import of_painting
-from norvash.core.sheet.judging.refusing import refuse
 from norvash.core.sheet.putting_off import Asked, By
 from norvash.core.sheet.records import PaintedMap, SlotTime
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.commutator.cut import CUT_DONE, CUT_MINUTES
-from norvash.core.sheet.visit.done import asked_since, done_tasks, overtaken, work_beside
-from norvash.core.sheet.visit.entry_read import Read
-from norvash.core.sheet.visit.typed import read_entry
+from norvash.core.stages.commutator.cut import CUT_DONE, CUT_MINUTES
+from norvash.core.visit.done import asked_since, done_tasks, overtaken, work_beside
+from norvash.core.visit.entry_read import Read
+from norvash.core.visit.typed import read_entry
 from norvash.errors import Conflict, NeedsAnswer
 from norvash.store.database import Connection
 from norvash.work.acting import Act
@@ -157,12 +157,12 @@ def _read(
     asked = Asked(word=read.word, number=read.number, record=read.record, by=by)
     read = replace(read, record=refuse(field, place, asked, sheet=sheet, told=context.state.told, rules=context.rules))
     if field is CUT_MINUTES and read.number is not None:
-        from norvash.core.sheet.judging.commutator.slots_here import cut_minutes
+        from norvash.core.judging.commutator.slots_here import cut_minutes
 
         planned = cut_minutes(sheet.as_found, context.rules)
         return read if planned is None else replace(read, record=SlotTime(float(f"{planned:g}")))
     if field is not CUT_DONE or read.number is None:
         return read
-    from norvash.core.sheet.judging.commutator.cut_made import cut_record
+    from norvash.core.judging.commutator.cut_made import cut_record
 
     return replace(read, record=cut_record(sheet, read.number, context.rules))

@@ -7,17 +7,17 @@ from norvash.core.sheet.field import Field
 from norvash.core.sheet.gate import GateNow
 from norvash.core.sheet.part import RUN
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.commutator.bar_test import WAIVE_BAR_TEST
-from norvash.core.sheet.stages.gates import GATES, POWER, SAFE, unfit
-from norvash.core.sheet.stages.prove.field import WAIVE_FIELD
-from norvash.core.sheet.stages.windings.insulation import WAIVE_INSULATION
-from norvash.core.sheet.visit.gate_ticked import ticked
-from norvash.core.sheet.visit.gating import gate_now
-from norvash.core.sheet.visit.lives import lives
-from norvash.core.sheet.visit.stops import holds_power, of_that_run, stop_on_turning
-from norvash.core.sheet.visit.walk import open_permits, permitted
+from norvash.core.stages.catalogue import field_of
+from norvash.core.stages.commutator.bar_test import WAIVE_BAR_TEST
+from norvash.core.stages.gates import GATES, POWER, SAFE, unfit
+from norvash.core.stages.prove.field import WAIVE_FIELD
+from norvash.core.stages.windings.insulation import WAIVE_INSULATION
 from norvash.core.text.words import listed
+from norvash.core.visit.gate_ticked import ticked
+from norvash.core.visit.gating import gate_now
+from norvash.core.visit.lives import lives
+from norvash.core.visit.stops import holds_power, of_that_run, stop_on_turning
+from norvash.core.visit.walk import open_permits, permitted
 from norvash.errors import Conflict, StopHolds
 from norvash.work.context import Context
 from norvash.work.standing import judge

@@ -5,18 +5,18 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from datetime import date
 
+from norvash.core.grades import GRADES, WORDS, Grade
+from norvash.core.judging.commutator.copper_now import copper_now
+from norvash.core.judging.noted import noted
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.implausible import implausible
-from norvash.core.sheet.judging.commutator.copper_now import copper_now
-from norvash.core.sheet.judging.noted import noted
 from norvash.core.sheet.life import At
 from norvash.core.sheet.moved import Answer, Explained, Kind, Moved, Scope, Value
 from norvash.core.sheet.numbered import place_of
-from norvash.core.sheet.stages.brushes.carbon import SET_WORN
-from norvash.core.sheet.stages.commutator.cut import COPPER_REFUSED
+from norvash.core.stages.brushes.carbon import SET_WORN
+from norvash.core.stages.commutator.cut import COPPER_REFUSED
 from norvash.core.text.words import listed
 from norvash.core.verdict.before_work import worn
-from norvash.core.verdict.grades import GRADES, WORDS, Grade
 from norvash.core.verdict.judging import findings
 from norvash.errors import NeedsAnswer
 from norvash.store import moved, people, sheets

@@ -6,8 +6,8 @@ from dataclasses import dataclass, replace
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.forecast.case import Case
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import MotorState
 from norvash.core.planning.hindsight import Outcome, Score, reached, scores
+from norvash.core.state.motor_state import MotorState
 from norvash.errors import InputError
 from norvash.store import forecasts, motors
 from norvash.store.database import Connection
@@ -111,7 +111,7 @@ def _each_set(state: MotorState) -> Iterable[MotorState]:
 
 
 def _case(context: Context, state: MotorState) -> list[Case]:
-    from norvash.core.forecast.of_motor import case_of
+    from norvash.core.planning.forecast_of_motor import case_of
 
     case = case_of(state, motor_limit(context.figures, context.rules), (), context.rules)
     return [case] if len(case.visits) > 1 else []

@@ -9,13 +9,13 @@ from itertools import dropwhile
 from typing import Any
 
 from norvash.core.brush.doubts import ANSWERS
+from norvash.core.judging.signing import SIGNED_AS
 from norvash.core.motor.figure_fields import BY_NAME
-from norvash.core.motor.swapped import swapped_with
-from norvash.core.sheet.judging.signing import SIGNED_AS
-from norvash.core.sheet.stages.decide import OUTCOME
-from norvash.core.sheet.visit.kept_finding import kept_finding
+from norvash.core.stages.decide import OUTCOME
+from norvash.core.state.swapped import swapped_with
 from norvash.core.text.words import counter_words, listed
 from norvash.core.use.counting import EVENTS
+from norvash.core.visit.kept_finding import kept_finding
 from norvash.store.people import Done
 
 _ROUND_JOBS = (

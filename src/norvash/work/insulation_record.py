@@ -1,7 +1,7 @@
 """What earlier sheets of a motor measured on its windings."""
 
-from norvash.core.sheet.judging.windings.measured import InsulationTest, insulation_tests
-from norvash.core.sheet.stages.windings.insulation import INSULATION_C, INSULATION_MOHM
+from norvash.core.judging.windings.measured import InsulationTest, insulation_tests
+from norvash.core.stages.windings.insulation import INSULATION_C, INSULATION_MOHM
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.sheet_page import SheetPage

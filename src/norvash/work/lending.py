@@ -6,9 +6,9 @@ from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.records_of_parts import BackRecord, OffRecord
 from norvash.core.sheet.sheet import Lent
-from norvash.core.sheet.stages.record import HOW_FAR_OPEN
-from norvash.core.sheet.stages.stacks import BACK, LENT_FIELDS, OFF
-from norvash.core.sheet.visit.stacks import put_back_part
+from norvash.core.stages.record import HOW_FAR_OPEN
+from norvash.core.stages.stacks import BACK, LENT_FIELDS, OFF
+from norvash.core.visit.stacks import put_back_part
 from norvash.store import entries
 from norvash.store.database import Connection
 

@@ -3,7 +3,6 @@
 from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
-from norvash.core.brush.gauged import sets_laid
 from norvash.core.motor.figure_reading import variant_of
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.in_force import figures_in_force
@@ -15,6 +14,7 @@ from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.sheet import Spot
+from norvash.core.state.laid import sets_laid
 from norvash.store import bedding, entries, lives, motors, moved, policies, sets, sheets, use
 from norvash.store.database import Connection, snapshot
 from norvash.store.stamps import Stamp, stamp_of

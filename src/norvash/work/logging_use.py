@@ -2,11 +2,11 @@
 
 from datetime import datetime, time
 
+from norvash.core.motor.use_typed import read_use
 from norvash.core.record.used import UseLogged, UseStruck
+from norvash.core.state.since import in_years
 from norvash.core.text.days import near_day
 from norvash.core.use.counting import Counted, read_counter, read_increment, weighted
-from norvash.core.use.since import in_years
-from norvash.core.use.typed import read_use
 from norvash.errors import InputError
 from norvash.store import use
 from norvash.store.database import Connection

@@ -3,7 +3,7 @@
 from norvash.core.commutator.figures_after_cut import Mark
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.stages.catalogue import FIELD_BY_ID, FIELDS
+from norvash.core.stages.catalogue import FIELD_BY_ID, FIELDS
 from norvash.store import entries
 from norvash.store.database import Connection
 

@@ -3,13 +3,13 @@
 from collections.abc import Iterator
 from dataclasses import replace
 
+from norvash.core.grades import grade_of
+from norvash.core.judging.brushes.lengths import Length, length_measured
+from norvash.core.judging.kept_values import kept_of, kept_values
 from norvash.core.sheet.given import Sight
-from norvash.core.sheet.judging.brushes.lengths import Length, length_measured
-from norvash.core.sheet.judging.kept_values import kept_of, kept_values
 from norvash.core.sheet.kept_value import InTable, KeptValue, in_table
-from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
-from norvash.core.sheet.stages.catalogue import STAGES
-from norvash.core.verdict.grades import grade_of
+from norvash.core.stages.brushes.stage import STAGE as BRUSHES
+from norvash.core.stages.catalogue import STAGES
 from norvash.store import measured
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow

@@ -3,20 +3,20 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.brush.gauged import measured_words
 from norvash.core.brush.readings import read
+from norvash.core.kept_names import name_now
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.round import Round
-from norvash.core.names.changed import name_now
 from norvash.core.record.brushes import BrushRead, BrushSeen
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
-from norvash.core.sheet.stages.shared import CONTOUR_FACES
-from norvash.core.sheet.visit.done import done_tasks, last_work, worked_on
+from norvash.core.stages.brushes.stage import BY_SIGHT
+from norvash.core.stages.shared import CONTOUR_FACES
+from norvash.core.state.laid import measured_words
+from norvash.core.state.round import Round
 from norvash.core.use.counter_meant import counter_meant
+from norvash.core.visit.done import done_tasks, last_work, worked_on
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import people, rounds, seen
 from norvash.store.database import Connection

@@ -6,9 +6,9 @@ from datetime import date
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.visit.visit import Visit
+from norvash.core.state.findings import Findings
 from norvash.core.verdict.sentence import Verdict
-from norvash.core.verdict.values import Findings
+from norvash.core.visit.visit import Visit
 from norvash.store import people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import ReadingRow

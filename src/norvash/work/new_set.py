@@ -6,8 +6,6 @@ from dataclasses import dataclass, replace
 from norvash.core.brush.doubts import doubt_of
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.figure_fields import MEASURED_WITH, NEW_MM
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Round
 from norvash.core.record.brushes import BrushRead
 from norvash.core.record.said import Said
 from norvash.core.record.sets import SetFitted
@@ -15,12 +13,14 @@ from norvash.core.record.sheet import Entered
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.records import TaskDone
-from norvash.core.sheet.stages.brushes.fitting import ALSO
-from norvash.core.sheet.stages.rework import task_done
-from norvash.core.sheet.stages.shared import FIT_SET
 from norvash.core.sheet.task import Task
-from norvash.core.sheet.visit.permit import MOST_TEXT
+from norvash.core.stages.brushes.fitting import ALSO
+from norvash.core.stages.rework import task_done
+from norvash.core.stages.shared import FIT_SET
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.round import Round
 from norvash.core.text.texts import clean
+from norvash.core.visit.permit import MOST_TEXT
 from norvash.errors import InputError
 from norvash.store import people
 from norvash.store.database import Connection

@@ -4,16 +4,16 @@ from dataclasses import dataclass, field
 from datetime import datetime, time
 
 from norvash.core.motor.notes import Note, NotedSet
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Round
+from norvash.core.motor.use_typed import read_use
 from norvash.core.record.sets import RoundNoted, SetNoted
 from norvash.core.record.used import UseLogged
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.round import Round
 from norvash.core.text.words import day_words
 from norvash.core.use.counting import read_counter
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate
 from norvash.core.use.spans import middle, read_span
-from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NorvashError
 from norvash.work.context import Context
 

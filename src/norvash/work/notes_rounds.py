@@ -10,17 +10,17 @@ from norvash.core.brush.straight_line import Point
 from norvash.core.edges import over, under
 from norvash.core.motor.figure_fields import MEASURED_BY, MEASURED_WITH
 from norvash.core.motor.notes import NotedRound
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Round
-from norvash.core.motor.set_clock import start_of
+from norvash.core.motor.use_typed import read_use
 from norvash.core.record.brushes import BrushRead
 from norvash.core.record.sets import RoundNoted
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.round import Round
+from norvash.core.state.set_clock import start_of
+from norvash.core.state.since import has_no_day, in_years
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.since import has_no_day, in_years
 from norvash.core.use.timeline import use_on
-from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
 from norvash.work.notes_desk import RIGHT, Desk, Fault
 

@@ -4,15 +4,15 @@ from datetime import date, datetime
 
 from norvash.core.edges import over, under
 from norvash.core.motor.notes import NotedRound, NotedSet
-from norvash.core.motor.record import BrushSet
+from norvash.core.motor.use_typed import read_use
 from norvash.core.record.sets import SetNoted
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.since import in_years
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words, day_words
-from norvash.core.use.since import in_years
 from norvash.core.use.spans import Span, middle, read_span
 from norvash.core.use.timeline import use_on
-from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError
 from norvash.work.notes_desk import NOON, Desk
 from norvash.work.notes_rounds import lay_lengths

@@ -2,11 +2,11 @@
 
 from collections.abc import Iterable, Mapping
 
-from norvash.core.sheet.judging.offers import fitted_uncompared
-from norvash.core.sheet.stages.decide import answer_words
-from norvash.core.sheet.stages.offers import BECAME
-from norvash.core.sheet.visit.offering import offers_now
-from norvash.core.sheet.visit.visit import Visit
+from norvash.core.judging.offers import fitted_uncompared
+from norvash.core.stages.decide import answer_words
+from norvash.core.stages.offers import BECAME
+from norvash.core.visit.offering import offers_now
+from norvash.core.visit.visit import Visit
 
 _UNCOMPARED = "a set was fitted that nobody compared before"
 

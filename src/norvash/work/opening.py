@@ -6,7 +6,7 @@ from norvash.core.record.sheet import Entered, KindChanged, Opened
 from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Spot
-from norvash.core.sheet.stages.gates import SAFE
+from norvash.core.stages.gates import SAFE
 from norvash.errors import Conflict, InputError
 from norvash.store import people, sheets
 from norvash.store.database import Connection

@@ -2,8 +2,8 @@
 
 from collections.abc import Iterator
 
+from norvash.core.judging.rests_on import under
 from norvash.core.rules.catalogue import RULES
-from norvash.core.sheet.judging.rests_on import under
 from norvash.core.text.words import figure_said
 from norvash.work.sheet_page import SheetPage
 

@@ -7,14 +7,14 @@ from datetime import date
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.readings import uncertainty_mm
 from norvash.core.forecast.past_set import PastSet
+from norvash.core.kept_names import name_now
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, MEASURED_WITH, NEW_MM, UNIT_OF_USE
 from norvash.core.motor.figures import Figures
-from norvash.core.names.changed import name_now
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.planning.policies import ASKS, KINDS
-from norvash.core.planning.policy import Policy
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.policy import Policy
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean, words_of
 from norvash.core.use.season import Window

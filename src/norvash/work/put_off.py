@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 from datetime import date, timedelta
 
+from norvash.core.grades import GRADES, Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import GRADES, Grade
 from norvash.store import lives
 from norvash.store.database import Connection
 from norvash.store.lives import PutOffRow

@@ -5,11 +5,11 @@ from hashlib import sha256
 
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.decide import answer_words
-from norvash.core.sheet.stages.sign import REFUSED
-from norvash.core.sheet.visit.named import field_words, place_words
-from norvash.core.sheet.visit.permit import MOST_TEXT
+from norvash.core.stages.catalogue import field_of
+from norvash.core.stages.decide import answer_words
+from norvash.core.stages.sign import REFUSED
+from norvash.core.visit.named import field_words, place_words
+from norvash.core.visit.permit import MOST_TEXT
 from norvash.errors import JudgedAgainst
 from norvash.store import people, sheets
 from norvash.store.database import Connection

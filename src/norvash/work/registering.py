@@ -10,16 +10,16 @@ from norvash.core.motor.figure_reading import as_length, check_together, read_fi
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.motor.notes import NotedRound
 from norvash.core.motor.positions import PositionPlan, even_positions
+from norvash.core.motor.use_typed import read_use
 from norvash.core.record.record import Motor
 from norvash.core.record.said import Said
 from norvash.core.record.stated import Registered
 from norvash.core.record.used import UseLogged
+from norvash.core.state.since import Fitting, counted_from, fitting_of, since_words
 from norvash.core.text.quantities import parse_count
 from norvash.core.text.texts import words_of
 from norvash.core.text.words import listed
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.since import Fitting, counted_from, fitting_of, since_words
-from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store import motors
 from norvash.store.database import Connection

@@ -2,10 +2,10 @@
 
 from datetime import date
 
-from norvash.core.motor.record import Renewal
+from norvash.core.judging.brushes.keeping import stays
 from norvash.core.record.said import Said
 from norvash.core.record.sets import BrushesRenewed
-from norvash.core.sheet.judging.brushes.keeping import stays
+from norvash.core.state.motor_state import Renewal
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change

@@ -1,8 +1,8 @@
 """Take a motor that was retired back into use."""
 
 from norvash.core.record.stated import BackInUse
-from norvash.core.sheet.visit.permit import MOST_TEXT
 from norvash.core.text.texts import clean
+from norvash.core.visit.permit import MOST_TEXT
 from norvash.errors import Conflict, InputError
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change

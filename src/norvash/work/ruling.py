@@ -6,7 +6,7 @@ Or return to the default.
 from collections.abc import Callable
 from dataclasses import dataclass, replace
 
-from norvash.core.names.changed import answer_now, name_now
+from norvash.core.kept_names import answer_now, name_now
 from norvash.core.rules.book import CLASSES, Override, Rulebook
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
 from norvash.core.sheet.moved import Moved

@@ -1,15 +1,15 @@
 """How a motor ran after the last work on it, as it is told at the signature and as later runs are held against it."""
 
+from norvash.core.judging.prove.first_run import agrees, first_run_words
+from norvash.core.judging.prove.heat import rise_k
+from norvash.core.judging.prove.points import Point
+from norvash.core.judging.prove.run import judge_run
+from norvash.core.judging.prove.since import read_since
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.judging.prove.first_run import agrees, first_run_words
-from norvash.core.sheet.judging.prove.heat import rise_k
-from norvash.core.sheet.judging.prove.points import Point
-from norvash.core.sheet.judging.prove.run import judge_run
-from norvash.core.sheet.judging.prove.since import read_since
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
-from norvash.core.sheet.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
-from norvash.core.sheet.visit.done import last_work
+from norvash.core.stages.before.fields import NOLOAD_RPM
+from norvash.core.stages.prove.run_fields import COAST_S, NOISE, RUN_HOW
+from norvash.core.visit.done import last_work
 from norvash.work.sheet_page import SheetPage
 
 Plain = dict[str, object]

@@ -7,7 +7,7 @@ from typing import Any
 from norvash.core.motor.figure import Number
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.sheet import Baseline, Gone
-from norvash.core.sheet.stages.prove.unstated import OF_RUN
+from norvash.core.stages.prove.unstated import OF_RUN
 from norvash.core.text.quantities import UNITS
 from norvash.store import access, moved, sheets
 from norvash.store.database import Connection

@@ -2,23 +2,23 @@
 
 from collections.abc import Callable, Iterable, Iterator
 
+from norvash.core.judging.commutator.says import cut_says
+from norvash.core.judging.drive.values import told_first as of_drive
+from norvash.core.judging.prove.driven import driven_told
+from norvash.core.judging.prove.safe_volts import safe_by_runs
+from norvash.core.judging.prove.standstill import standstill_told
+from norvash.core.judging.run_in import plan_of
+from norvash.core.judging.windings.values import told_first as of_windings
 from norvash.core.running.plan import RunIn
-from norvash.core.sheet.judging.commutator.says import cut_says
-from norvash.core.sheet.judging.drive.values import told_first as of_drive
-from norvash.core.sheet.judging.prove.driven import driven_told
-from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
-from norvash.core.sheet.judging.prove.standstill import standstill_told
-from norvash.core.sheet.judging.run_in import plan_of
-from norvash.core.sheet.judging.windings.values import told_first as of_windings
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
-from norvash.core.sheet.stages.commutator.stage import STAGE as COMMUTATOR
-from norvash.core.sheet.stages.drive.stage import STAGE as DRIVE
-from norvash.core.sheet.stages.prove.stage import STAGE as PROVE
-from norvash.core.sheet.stages.rework import STAGE as REWORK
-from norvash.core.sheet.stages.windings.stage import STAGE as WINDINGS
-from norvash.core.sheet.visit.walk import touched
+from norvash.core.stages.before.stage import STAGE as BEFORE
+from norvash.core.stages.commutator.stage import STAGE as COMMUTATOR
+from norvash.core.stages.drive.stage import STAGE as DRIVE
+from norvash.core.stages.prove.stage import STAGE as PROVE
+from norvash.core.stages.rework import STAGE as REWORK
+from norvash.core.stages.windings.stage import STAGE as WINDINGS
+from norvash.core.visit.walk import touched
 from norvash.store.database import Connection
 from norvash.work.copper_bench import copper_of
 from norvash.work.sheet_page import SheetPage

@@ -1,5 +1,6 @@
 """What is stated of a motor that its section is drawn from, and which of it is to scale."""
 
+from norvash.core.judging.drive.ends import bearing_at
 from norvash.core.motor.figure_fields import (
     AIR_GAP_MM,
     BARS,
@@ -18,9 +19,8 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.judging.drive.ends import bearing_at
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict.values import Findings
+from norvash.core.state.findings import Findings
 from norvash.drawing.cutaway.built import Seat, Stated
 from norvash.errors import InputError
 

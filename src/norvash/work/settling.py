@@ -11,10 +11,10 @@ from norvash.core.brush.renewal import Carbon
 from norvash.core.brush.straight_line import Point
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.round import Measured, Round
-from norvash.core.motor.set_clock import start_of
-from norvash.core.motor.swapped import could_be_of, swapped_answer, swapped_with
 from norvash.core.record.brushes import DoubtAnswered, ReadingStands
+from norvash.core.state.round import Measured, Round
+from norvash.core.state.set_clock import start_of
+from norvash.core.state.swapped import could_be_of, swapped_answer, swapped_with
 from norvash.errors import Conflict, InputError
 from norvash.store import rounds
 from norvash.store.database import Connection

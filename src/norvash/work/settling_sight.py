@@ -6,7 +6,7 @@ from norvash.core.record.brushes import ReadingStands
 from norvash.core.record.sheet import SightSaid
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.sheet import Spot
-from norvash.core.sheet.visit.done import done_tasks, may_be_left
+from norvash.core.visit.done import done_tasks, may_be_left
 from norvash.errors import Conflict, InputError, NotFound
 from norvash.store import rounds
 from norvash.store.database import Connection

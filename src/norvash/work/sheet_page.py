@@ -7,36 +7,36 @@ from math import inf
 
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.edges import over
-from norvash.core.motor.record import MotorState
+from norvash.core.grades import Grade
+from norvash.core.judging.before.measured import signs_before
+from norvash.core.judging.brushes.lengths import lengths
+from norvash.core.judging.commutator.slots_here import PLANNED, planned_minutes
+from norvash.core.judging.measuring import measured_at, measured_on
+from norvash.core.judging.signing import Hold, holds
+from norvash.core.judging.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.record.record import SheetRow
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.before.measured import signs_before
-from norvash.core.sheet.judging.brushes.lengths import lengths
-from norvash.core.sheet.judging.commutator.slots_here import PLANNED, planned_minutes
-from norvash.core.sheet.judging.measuring import measured_at, measured_on
-from norvash.core.sheet.judging.signing import Hold, holds
-from norvash.core.sheet.judging.signs_shown import complained, diagnosis_of, may_complain, signs_shown
 from norvash.core.sheet.measured import Measured, by_entry
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
-from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
-from norvash.core.sheet.stages.decide import OUTCOME, RETIRED, STOPS
-from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.sheet.task import Task
-from norvash.core.sheet.visit.done import done_tasks
-from norvash.core.sheet.visit.progress import StageNow, as_signed, progress
-from norvash.core.sheet.visit.visit import Visit
-from norvash.core.sheet.visit.ways import buys_new, taken_work
-from norvash.core.sheet.visit.work_list import Proposed, with_learnt, with_plans, work_list
+from norvash.core.stages.before.stage import STAGE as BEFORE
+from norvash.core.stages.brushes.stage import STAGE as BRUSHES
+from norvash.core.stages.decide import OUTCOME, RETIRED, STOPS
+from norvash.core.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import MotorState
 from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
 from norvash.core.verdict.closing_line import IN_PIECES
 from norvash.core.verdict.forecast_words import due_at
-from norvash.core.verdict.grades import Grade
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.sheet_line import NOT_OPENED, sheet_says
-from norvash.core.verdict.values import Findings
+from norvash.core.visit.done import done_tasks
+from norvash.core.visit.progress import StageNow, as_signed, progress
+from norvash.core.visit.visit import Visit
+from norvash.core.visit.ways import buys_new, taken_work
+from norvash.core.visit.work_list import Proposed, with_learnt, with_plans, work_list
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection
 from norvash.store.rounds import RoundRow

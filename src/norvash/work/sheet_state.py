@@ -4,32 +4,32 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from datetime import date
 
+from norvash.core.judging.brushes.fitted import differences
+from norvash.core.judging.measuring import measured_on
+from norvash.core.judging.noted import answered, by_place, noted
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet, Overrule
-from norvash.core.motor.round import Round
 from norvash.core.record.record import SheetRow
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.facts import Facts
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Earlier, Given
 from norvash.core.sheet.ground import Ground, ThenMade, graver
-from norvash.core.sheet.judging.brushes.fitted import differences
-from norvash.core.sheet.judging.measuring import measured_on
-from norvash.core.sheet.judging.noted import answered, by_place, noted
 from norvash.core.sheet.life import At, KeptLife, Then, Told
 from norvash.core.sheet.measured import unjudged
 from norvash.core.sheet.sheet import Baseline, Gone, Lent, Sheet, Spot
-from norvash.core.sheet.stages.catalogue import APART, FIELDS, TOGETHER
-from norvash.core.sheet.stages.decide import MOTOR_OVERRULED, OVERRULED
-from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW
-from norvash.core.sheet.stages.prove.run_fields import FIELDS as RUN_FIELDS
-from norvash.core.sheet.stages.prove.run_fields import RUN_HOW, stands_at
-from norvash.core.sheet.stages.prove.unstated import PLATE_NONE
-from norvash.core.sheet.stages.record import HOW_FAR_OPEN
-from norvash.core.sheet.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
-from norvash.core.sheet.stages.stacks import LENT_FIELDS
+from norvash.core.stages.catalogue import APART, FIELDS, TOGETHER
+from norvash.core.stages.decide import MOTOR_OVERRULED, OVERRULED
+from norvash.core.stages.prove.complaint import COMPLAINT_NOW
+from norvash.core.stages.prove.run_fields import FIELDS as RUN_FIELDS
+from norvash.core.stages.prove.run_fields import RUN_HOW, stands_at
+from norvash.core.stages.prove.unstated import PLATE_NONE
+from norvash.core.stages.record import HOW_FAR_OPEN
+from norvash.core.stages.sign import NEXT_LOOK, NEXT_LOOK_AT
+from norvash.core.stages.stacks import LENT_FIELDS
+from norvash.core.state.motor_state import BrushSet, Overrule
+from norvash.core.state.round import Round
 from norvash.store import entries
 from norvash.store.database import Connection
 from norvash.work.lending import lent_to

@@ -2,11 +2,11 @@
 
 from datetime import date, datetime
 
+from norvash.core.judging.signing import standing
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.signing import standing
 from norvash.core.sheet.sheet import Spot
-from norvash.core.sheet.stages.catalogue import stage_of
-from norvash.core.sheet.stages.sign import ADDITION
+from norvash.core.stages.catalogue import stage_of
+from norvash.core.stages.sign import ADDITION
 from norvash.store import rounds, sheets
 from norvash.store.database import Connection
 from norvash.work.measured_table import values_of

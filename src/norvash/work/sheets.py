@@ -9,10 +9,10 @@ from norvash.core.sheet.field import Field, Tick
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.putting_off import By
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.gates import GATES, SAFE
-from norvash.core.sheet.visit.done import done_tasks, read_anew, touched, work_beside
-from norvash.core.sheet.visit.typed import place_of
+from norvash.core.stages.catalogue import field_of
+from norvash.core.stages.gates import GATES, SAFE
+from norvash.core.visit.done import done_tasks, read_anew, touched, work_beside
+from norvash.core.visit.typed import place_of
 from norvash.errors import Conflict, InputError, JudgedAgainst, NotFound, StopForbids, StopHolds
 from norvash.store import people, sheets
 from norvash.store.database import Connection

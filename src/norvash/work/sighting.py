@@ -3,11 +3,11 @@
 from collections.abc import Callable
 from dataclasses import dataclass
 
+from norvash.core.grades import GRADES
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.life import STANDING, Life
-from norvash.core.sheet.stages.call_in import COMPLAINT_ASKED
+from norvash.core.stages.call_in import COMPLAINT_ASKED
 from norvash.core.text.words import listed
-from norvash.core.verdict.grades import GRADES
 from norvash.errors import Conflict, InputError, NeedsAnswer
 
 MISTYPED, AGAIN, ONCE_MORE = "mistyped", "again", "second"

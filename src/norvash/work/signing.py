@@ -3,18 +3,18 @@
 from dataclasses import replace
 from datetime import datetime, time
 
+from norvash.core.judging.signing import Hold, left_open, signed_as, standing
 from norvash.core.record.record import Retired
 from norvash.core.record.sheet import Entered, Signed
 from norvash.core.sheet.field import YES, Tick
 from norvash.core.sheet.given import Given, Sight
-from norvash.core.sheet.judging.signing import Hold, left_open, signed_as, standing
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.decide import OUTCOME, RETIRED, RUNS
-from norvash.core.sheet.stages.gates import SERVICE
-from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
-from norvash.core.sheet.visit.permit import MOST_TEXT
-from norvash.core.sheet.visit.ways import buys_new, retires_on
+from norvash.core.stages.decide import OUTCOME, RETIRED, RUNS
+from norvash.core.stages.gates import SERVICE
+from norvash.core.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT
 from norvash.core.text.texts import clean
+from norvash.core.visit.permit import MOST_TEXT
+from norvash.core.visit.ways import buys_new, retires_on
 from norvash.errors import Conflict, InputError
 from norvash.store import entries, people, rounds, sheets
 from norvash.store.database import Connection

@@ -1,11 +1,11 @@
 """How long slots take at this site, as its signed sheets teach it."""
 
 from norvash.core.commutator.after_cut import learnt_factor
+from norvash.core.judging.commutator.slots_here import SlotsHere
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.field import Quantity
-from norvash.core.sheet.judging.commutator.slots_here import SlotsHere
 from norvash.core.sheet.records import SlotTime
-from norvash.core.sheet.stages.commutator.cut import CUT_MINUTES, SLOT_MINUTES
+from norvash.core.stages.commutator.cut import CUT_MINUTES, SLOT_MINUTES
 from norvash.store import entries
 from norvash.store.database import Connection
 

@@ -2,10 +2,10 @@
 
 from collections.abc import Iterable, Mapping
 
-from norvash.core.sheet.stages.own_tasks import dropped
-from norvash.core.sheet.visit.stacks import PartNow, StackNow, stacks_now
-from norvash.core.sheet.visit.visit import Visit
-from norvash.core.sheet.visit.work_list import Proposed
+from norvash.core.stages.own_tasks import dropped
+from norvash.core.visit.stacks import PartNow, StackNow, stacks_now
+from norvash.core.visit.visit import Visit
+from norvash.core.visit.work_list import Proposed
 
 _SAID = ("renewed", "left out", "differs", "off", "not there")
 

@@ -8,20 +8,20 @@ from dataclasses import dataclass, replace
 from datetime import date
 
 from norvash.core.brush.motor_limit import motor_limit
-from norvash.core.brush.ruler import ruler_of
 from norvash.core.forecast.past_set import PastSet
+from norvash.core.grades import GRADES
+from norvash.core.judging.rests_on import grounds_of
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.rules.book import Rulebook
-from norvash.core.sheet.judging.rests_on import grounds_of
 from norvash.core.sheet.life import Life
+from norvash.core.state.findings import Findings
+from norvash.core.state.ruler import ruler_of
 from norvash.core.text.texts import compared
-from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.judging import findings
 from norvash.core.verdict.lead import lead_of
 from norvash.core.verdict.machine_line import machine_says
 from norvash.core.verdict.retired import RETIRED, retired
 from norvash.core.verdict.sentence import Verdict, verdict
-from norvash.core.verdict.values import Findings
 from norvash.store import forecasts, lives, rules, standings
 from norvash.store.database import Connection, transaction
 from norvash.store.forecasts import Taught, latest
@@ -83,7 +83,7 @@ def judge(context: Context, today: date) -> Judged:
 def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[Judged]:
     """Forecast motors side by side and judge them; nothing is written, and no lock is needed."""
     from norvash.core.forecast.model import forecasts as forecast_all
-    from norvash.core.forecast.of_motor import ahead_of, case_of
+    from norvash.core.planning.forecast_of_motor import ahead_of, case_of
 
     taught = {context.motor.id: _taught(context) for context in contexts}
     families = _families(conn, contexts, taught)
@@ -104,7 +104,7 @@ def foresee(conn: Connection, contexts: Sequence[Context], today: date) -> list[
 
 def _taught(context: Context) -> list[Taught]:
     """Return what a motor's ended sets teach."""
-    from norvash.core.forecast.of_motor import past_set_of
+    from norvash.core.planning.forecast_of_motor import past_set_of
 
     if len(context.sets) < 2:
         return []

@@ -8,17 +8,17 @@ from norvash.core.brush.readings import Reading, read
 from norvash.core.motor.figure_fields import MEASURED_WITH, UNIT_OF_USE
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Round
+from norvash.core.motor.use_typed import read_use
 from norvash.core.record.brushes import BrushRead
 from norvash.core.record.sets import SinceSaid
 from norvash.core.record.used import UseLogged
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.round import Round
+from norvash.core.state.since import Fitting, Since, fitting_of, since_words
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate
-from norvash.core.use.since import Fitting, Since, fitting_of, since_words
 from norvash.core.use.spans import read_span
-from norvash.core.use.typed import read_use
 from norvash.errors import Conflict, InputError
 from norvash.store.database import Connection
 from norvash.work.acting import Act, Change

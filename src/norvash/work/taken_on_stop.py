@@ -3,8 +3,8 @@
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.prove.run_fields import ON_STOP
-from norvash.core.sheet.stages.sign import REFUSED
+from norvash.core.stages.prove.run_fields import ON_STOP
+from norvash.core.stages.sign import REFUSED
 from norvash.errors import InputError, StopForbids, StopHolds
 from norvash.work.acting import Act, Change, InSession
 from norvash.work.context import Context

@@ -5,12 +5,12 @@ from datetime import timedelta
 
 from norvash.core.record.brushes import BrushSeen, ReadingStands
 from norvash.core.record.sheet import Entered, TakenBack
-from norvash.core.sheet.stages.brushes.stage import BY_SIGHT
-from norvash.core.sheet.stages.catalogue import field_of
-from norvash.core.sheet.stages.decide import answer_words
-from norvash.core.sheet.visit.asked import misfits
-from norvash.core.sheet.visit.named import field_words, place_words
+from norvash.core.stages.brushes.stage import BY_SIGHT
+from norvash.core.stages.catalogue import field_of
+from norvash.core.stages.decide import answer_words
 from norvash.core.text.words import listed
+from norvash.core.visit.asked import misfits
+from norvash.core.visit.named import field_words, place_words
 from norvash.errors import Conflict
 from norvash.store import entries, last_done, people, rounds
 from norvash.store.database import Connection

@@ -3,27 +3,27 @@
 from collections.abc import Iterable
 from datetime import datetime
 
+from norvash.core.grades import word_of
+from norvash.core.judging.prove.run_words import ran_words
+from norvash.core.judging.prove.stage import proof_lacks
+from norvash.core.judging.rests_on import found_by
+from norvash.core.judging.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.field import Painted
 from norvash.core.sheet.fields_of_parts import Back, Off
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.ground import said
-from norvash.core.sheet.judging.prove.run_words import ran_words
-from norvash.core.sheet.judging.prove.stage import proof_lacks
-from norvash.core.sheet.judging.rests_on import found_by
-from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, PARTS
 from norvash.core.sheet.records import TaskDone
-from norvash.core.sheet.stages.before.stage import STAGE as BEFORE
-from norvash.core.sheet.stages.catalogue import ORDER, TASKS, field_of
-from norvash.core.sheet.stages.decide import DECISIONS, ELSEWHERE, KEPT, KEPT_WHY, OUTCOME, SLIP, answer_words
-from norvash.core.sheet.visit.named import field_words, place_words
-from norvash.core.sheet.visit.not_asked import not_asked
-from norvash.core.sheet.visit.proving import handed_over, state_words
-from norvash.core.sheet.visit.walk import look_words, looked_at, opened
+from norvash.core.stages.before.stage import STAGE as BEFORE
+from norvash.core.stages.catalogue import ORDER, TASKS, field_of
+from norvash.core.stages.decide import DECISIONS, ELSEWHERE, KEPT, KEPT_WHY, OUTCOME, SLIP, answer_words
+from norvash.core.state.component import Component
 from norvash.core.text.words import use_words
-from norvash.core.verdict.components import Component
-from norvash.core.verdict.grades import word_of
+from norvash.core.visit.named import field_words, place_words
+from norvash.core.visit.not_asked import not_asked
+from norvash.core.visit.proving import handed_over, state_words
+from norvash.core.visit.walk import look_words, looked_at, opened
 from norvash.store import entries, rounds
 from norvash.store.database import Connection
 from norvash.work.axis_told import axis_told

@@ -2,8 +2,8 @@
 
 from collections.abc import Iterator
 
-from norvash.core.sheet.stages.gates import GATES, POWER
-from norvash.core.sheet.visit.gating import gate_now
+from norvash.core.stages.gates import GATES, POWER
+from norvash.core.visit.gating import gate_now
 from norvash.work.sheet_page import SheetPage
 
 

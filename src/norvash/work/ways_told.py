@@ -6,7 +6,7 @@ from norvash.core.money.here import currency_of
 from norvash.core.money.money import shown
 from norvash.core.money.said import a_unit, proposed_words
 from norvash.core.sheet.records_of_parts import Bill
-from norvash.core.sheet.visit.ways import retires_on
+from norvash.core.visit.ways import retires_on
 from norvash.work.sheet_page import SheetPage
 
 

@@ -1,6 +1,5 @@
 """What a depth or protrusion gauge shows of a length, and of which gauges that is known."""
 
-from dataclasses import replace
 from typing import Protocol
 
 from norvash.core.motor.figure_fields import (
@@ -13,8 +12,6 @@ from norvash.core.motor.figure_fields import (
     SUNK_MM,
 )
 from norvash.core.motor.figures import Figures
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Measured
 
 # A gauge that nobody zeroed on new brushes is laid on the scale of length with its limit at half a new brush: what is
 # left to the limit and what has worn between two readings are true, and nothing is said of a share of the carbon.
@@ -76,12 +73,6 @@ def depth_and_length_mm(figures: Figures) -> float | None:
     return None if depth_limit is None else depth_limit + _FLOATING_LIMIT * NEW_MM.need(figures)
 
 
-def measured_words(measured: Measured) -> str:
-    """Return a reading in words: the length, else the depth that was read where nothing tells which length that is."""
-    bare = measured.bare_mm
-    return f"{measured.length_mm:g} mm" if bare is None else f"{bare:g} mm deep"
-
-
 def reference_mm(method: str, figures: Figures) -> float | None:
     """Return what a reading is counted from by what is stated, without what the surface has sunk since [mm].
 
@@ -113,39 +104,6 @@ def length_today_mm(read: AsRead, figures: Figures) -> float:
     if now is None or then is None:
         return read.length_mm
     return read.length_mm * now / then if read.method == "compare" else read.length_mm + now - then
-
-
-def laid(measured: Measured, figures: Figures) -> Measured:
-    """Return a reading on the scale that the figures give today."""
-    length_mm = length_today_mm(measured, figures)
-    if length_mm == measured.length_mm:
-        return measured
-    by = length_mm - measured.length_mm
-    now = reference_mm(measured.method, figures) if measured.reference_mm is not None else None
-    low, high = measured.low_mm + by, measured.high_mm + by
-    return replace(measured, length_mm=length_mm, low_mm=low, high_mm=high, reference_mm=now)
-
-
-def sets_laid(sets: tuple[BrushSet, ...], figures: Figures) -> tuple[BrushSet, ...]:
-    """Return sets on the scale that the figures give today: the fitted one, and of those before it what a depth gauge
-    showed of which nothing told the length.
-    """
-    return tuple(_set_laid(s, figures, fitted=s is sets[-1]) for s in sets)
-
-
-def _set_laid(of_set: BrushSet, figures: Figures, *, fitted: bool) -> BrushSet:
-    every = [m for r in of_set.rounds for m in (*r.readings.values(), *r.found.values())]
-    if not any(m.bare_mm is not None or (fitted and m.reference_mm is not None) for m in every):
-        return of_set
-    rounds = (
-        replace(
-            r,
-            readings={n: laid(m, figures) for n, m in r.readings.items()},
-            found={n: laid(m, figures) for n, m in r.found.items()},
-        )
-        for r in of_set.rounds
-    )
-    return replace(of_set, rounds=tuple(rounds))
 
 
 def on_the_gauge_mm(length_mm: float, figures: Figures, method: str) -> float | None:

@@ -4,8 +4,8 @@ from dataclasses import dataclass
 from math import pi
 
 from norvash.core.edges import over, under, within
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import Grade
 from norvash.errors import InputError
 
 KPA_PER_PSI = 6.894757

@@ -6,8 +6,8 @@ from statistics import median
 
 from norvash.core.brush.loading import judge_spring, pressure_kpa
 from norvash.core.edges import over, under
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import Grade
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

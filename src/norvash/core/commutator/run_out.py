@@ -8,9 +8,9 @@ from statistics import median
 from norvash.core.commutator.run_out_limits import allowed
 from norvash.core.commutator.tools import TURNED
 from norvash.core.edges import over, under
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import listed
-from norvash.core.verdict.grades import Grade
 from norvash.errors import InputError
 
 _MAD_TO_SD = 1.4826

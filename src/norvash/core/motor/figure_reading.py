@@ -1,6 +1,7 @@
 """Figures as they are typed, and held against each other."""
 
 from norvash.core.edges import over, under, within
+from norvash.core.kept_names import answer_now
 from norvash.core.motor.figure import Number, Word
 from norvash.core.motor.figure_fields import (
     ACTIVE_MONTHS,
@@ -29,8 +30,7 @@ from norvash.core.motor.figure_fields import (
 )
 from norvash.core.motor.figure_tables import speed_taps, spring_table
 from norvash.core.motor.figures import Figures
-from norvash.core.names.changed import answer_now
-from norvash.core.parts.matrix import read_matrix, written
+from norvash.core.motor.matrix import read_matrix, written
 from norvash.core.rules.book import GEARED
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean

@@ -6,9 +6,9 @@ from dataclasses import replace
 from norvash.core.brush.holders import clearances_mm, side_fit
 from norvash.core.brush.loading import judge_spring
 from norvash.core.edges import over, under
+from norvash.core.motor.matrix import alike_v, belonging, misfits
 from norvash.core.parts.answer import Answer, Point
 from norvash.core.parts.machine import Machine
-from norvash.core.parts.matrix import alike_v, belonging, misfits
 from norvash.core.parts.sizes import Sizes
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError

@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.parts.matrix import Row
+from norvash.core.motor.matrix import Row
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

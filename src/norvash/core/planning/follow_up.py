@@ -1,8 +1,8 @@
 """The first look after new faces: soon, by use."""
 
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS
-from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import MotorState
 
 
 def follow_up_units(state: MotorState, rules: MotorRules) -> float | None:

@@ -7,7 +7,7 @@ from math import sqrt
 
 from norvash.core.brush.limits import Limit
 from norvash.core.edges import over, under, within
-from norvash.core.motor.record import BrushSet
+from norvash.core.state.motor_state import BrushSet
 
 _NEAR = 0.15
 _MOST_VISITS = 5

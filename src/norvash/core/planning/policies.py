@@ -10,14 +10,14 @@ from datetime import date
 from norvash.core.brush.gauged import on_the_gauge_mm
 from norvash.core.edges import over, whole_down
 from norvash.core.motor.figure_fields import WHERE_IT_STANDS
-from norvash.core.motor.record import MotorState
-from norvash.core.motor.round import Round
 from norvash.core.planning.interval_table import table_from
-from norvash.core.planning.policy import Due, Policy
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import MotorState
+from norvash.core.state.policy import Due, Policy
+from norvash.core.state.round import Round
+from norvash.core.state.since import has_no_day
 from norvash.core.text.words import UNIT_WORDS, counted, grouped, listed, ordinal, use_words
 from norvash.core.use.rate import day_of
-from norvash.core.use.since import has_no_day
 
 KINDS = {
     "interval": "every so many hours or starts",

@@ -2,10 +2,10 @@
 
 from norvash.core.edges import over
 from norvash.core.motor.figure_fields import NEW_MM, WEAR_LINE_1_MM, WEAR_LINE_2_MM, WEAR_LINE_3_MM
-from norvash.core.motor.record import MotorState
-from norvash.core.motor.round import Round
-from norvash.core.planning.policy import Due
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.motor_state import MotorState
+from norvash.core.state.policy import Due
+from norvash.core.state.round import Round
 from norvash.core.text.words import use_words
 from norvash.core.use.rate import day_of
 

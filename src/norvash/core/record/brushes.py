@@ -4,12 +4,12 @@ from dataclasses import dataclass
 
 from norvash.core.brush.doubts import Doubt
 from norvash.core.brush.readings import Reading
-from norvash.core.motor.round import Measured
 from norvash.core.record.record import Record
 from norvash.core.record.rounds import read_in, seen_in, with_round
 from norvash.core.record.said import Said
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
+from norvash.core.state.round import Measured
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -7,10 +7,10 @@ from datetime import date, datetime
 from norvash.core.commutator.figures_after_cut import Mark
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
-from norvash.core.motor.record import BrushSet
 from norvash.core.sheet.given import Given, Kind
 from norvash.core.sheet.life import KeptLife
 from norvash.core.sheet.sheet import Spot
+from norvash.core.state.motor_state import BrushSet
 from norvash.core.use.log_entry import Entry
 
 

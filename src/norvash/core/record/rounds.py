@@ -3,11 +3,11 @@
 from collections.abc import Callable, Iterable, Mapping
 from dataclasses import replace
 
-from norvash.core.motor.record import BrushSet
-from norvash.core.motor.round import Measured, Round
 from norvash.core.record.record import Record
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Sight
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.round import Measured, Round
 
 # A reading: its position, its sight, what it measured.
 ReadAs = tuple[int, Sight, Measured]

@@ -4,14 +4,14 @@ from collections.abc import Mapping
 from dataclasses import dataclass, replace
 from datetime import datetime
 
-from norvash.core.motor.record import BrushSet, Renewal
-from norvash.core.motor.round import Round
 from norvash.core.record.brushes import BrushRead
 from norvash.core.record.record import Record
 from norvash.core.record.rounds import of_those_in
 from norvash.core.record.said import Said
 from norvash.core.record.used import UseLogged
 from norvash.core.sheet.life import KeptLife
+from norvash.core.state.motor_state import BrushSet, Renewal
+from norvash.core.state.round import Round
 from norvash.core.use.log_entry import Entry as Use
 
 

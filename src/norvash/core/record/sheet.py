@@ -4,7 +4,6 @@ from dataclasses import dataclass, replace
 from datetime import datetime
 
 from norvash.core.commutator.figures_after_cut import Mark
-from norvash.core.motor.round import Round
 from norvash.core.record.brushes import BrushSeen, ReadingStands
 from norvash.core.record.record import Record, Retired, SheetRow
 from norvash.core.record.rounds import rounds_of
@@ -13,6 +12,7 @@ from norvash.core.sheet.given import Given, Kind, Sight
 from norvash.core.sheet.kept_value import KeptValue
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.sheet import Spot
+from norvash.core.state.round import Round
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -2,11 +2,11 @@
 
 from dataclasses import dataclass, replace
 
-from norvash.core.brush.gauged import sets_laid
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.record.record import Motor, Record
 from norvash.core.record.said import Said
+from norvash.core.state.laid import sets_laid
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

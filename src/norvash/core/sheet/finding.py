@@ -3,10 +3,10 @@
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
+from norvash.core.grades import GRADES, Grade
 from norvash.core.sheet.part import Part
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.task import Task
-from norvash.core.verdict.grades import GRADES, Grade
 
 # What a fresh look says where it finds no more.
 GONE = "gone"

@@ -4,6 +4,7 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
 from norvash.core.commutator.figures_after_cut import Mark, figures_since
+from norvash.core.grades import GRADES
 from norvash.core.motor.figure import Number
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.motor.figure_reading import variant_of
@@ -16,7 +17,6 @@ from norvash.core.sheet.life import At, Then
 from norvash.core.sheet.moved import Moved, Value
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import figure_said
-from norvash.core.verdict.grades import GRADES
 from norvash.errors import InputError
 
 Stated = Mapping[str, float | str]

@@ -5,10 +5,10 @@ from dataclasses import dataclass, field
 from datetime import datetime
 from types import MappingProxyType
 
+from norvash.core.grades import Grade
 from norvash.core.sheet.given import Sight
 from norvash.core.sheet.measured import Standing
 from norvash.core.text.words import band_said, figure_said
-from norvash.core.verdict.grades import Grade
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

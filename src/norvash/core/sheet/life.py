@@ -6,12 +6,12 @@ from datetime import date, datetime
 from types import MappingProxyType
 from typing import Literal
 
+from norvash.core.grades import GRADES, Grade
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.moved import Moved
 from norvash.core.sheet.records import PutOff, Way
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.verdict.grades import GRADES, Grade
 
 # What has become of a finding; it is always exactly one of these.
 State = Literal["open", "put off", "done not proven", "proven", "dropped", "withdrawn"]

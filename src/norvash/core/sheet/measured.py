@@ -7,12 +7,12 @@ from datetime import date
 from types import MappingProxyType
 from typing import Any, Literal, NamedTuple
 
+from norvash.core.grades import GRADES, Grade
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.finding import Finding, Noted
 from norvash.core.text.words import day_words, figure_said
-from norvash.core.verdict.grades import GRADES, Grade
 
 # What a value is: off with its findings; what is not judged, or not whole, proves nothing; what is recorded has no band
 # on any motor.

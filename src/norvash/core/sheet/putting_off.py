@@ -3,10 +3,10 @@
 from dataclasses import dataclass, replace
 from datetime import date, datetime, timedelta
 
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.records import PutBy, PutOff, Record
 from norvash.core.text.words import day_words
-from norvash.core.verdict.grades import Grade
 from norvash.errors import JudgedAgainst
 
 

@@ -4,9 +4,9 @@ from dataclasses import dataclass
 
 from norvash.core.brush.carbon import DepthScale, check_length, usable_carbon
 from norvash.core.edges import over, same, under
+from norvash.core.grades import WORDS, Graded, grade_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, gives, together
-from norvash.core.verdict.grades import WORDS, Graded, grade_of
 from norvash.errors import InputError
 
 _TENTH = 0.1

@@ -4,16 +4,16 @@ from dataclasses import dataclass
 
 from norvash.core.commutator.armature import WINDINGS
 from norvash.core.commutator.bars import check_bars
-from norvash.core.commutator.map_read import MapRead, Wound
-from norvash.core.commutator.map_says import read_bar_map
 from norvash.core.commutator.run_out import RunOut, Turned, judge_run_out, run_out_grade
 from norvash.core.commutator.run_out_limits import RULES_OF
 from norvash.core.commutator.tools import TURNED
+from norvash.core.grades import word_of
+from norvash.core.judging.commutator.map_read import MapRead, Wound
+from norvash.core.judging.commutator.map_says import read_bar_map
 from norvash.core.motor.classes import HEAVY
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.loading import ask_class, for_class
 from norvash.core.sums.registry import Sum, ask, gives
-from norvash.core.verdict.grades import word_of
 from norvash.errors import InputError
 
 WINDING_CHOICES = tuple((w, w) for w in WINDINGS)

@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass
 
+from norvash.core.grades import GRADES, Grade
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, gives, together
-from norvash.core.verdict.grades import GRADES, Grade
 from norvash.core.windings.circuits import CIRCUITS, OF_ARMATURE
 from norvash.core.windings.field_coils import CoilTest, judge_coils
 from norvash.core.windings.insulation import MACHINES, EarthTest, judge_insulation, least_megohm

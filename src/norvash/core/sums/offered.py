@@ -2,10 +2,10 @@
 
 from dataclasses import dataclass
 
+from norvash.core.motor.matrix import read_matrix
 from norvash.core.parts.answer import Answered
 from norvash.core.parts.compare import Offer, compared
 from norvash.core.parts.machine import Machine
-from norvash.core.parts.matrix import read_matrix
 from norvash.core.parts.sizes import KINDS, LABELS, OF_KIND, Kind, Sizes
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.fitting import GRADE_FAMILIES

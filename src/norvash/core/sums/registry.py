@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping
 from dataclasses import MISSING, dataclass, field, fields
 from typing import Any
 
-from norvash.core.names.changed import name_now
+from norvash.core.kept_names import name_now
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError, NotFound
 

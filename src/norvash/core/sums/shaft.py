@@ -4,10 +4,10 @@ from dataclasses import dataclass
 
 from norvash.core.bearings.fitting import shim_mm, shim_stack
 from norvash.core.bearings.vibration import Stands, judge_vibration
+from norvash.core.grades import word_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.text.words import listed
-from norvash.core.verdict.grades import word_of
 from norvash.errors import InputError
 
 

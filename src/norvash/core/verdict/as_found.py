@@ -3,15 +3,16 @@
 from dataclasses import replace
 from datetime import date
 
-from norvash.core.motor.record import MotorState
+from norvash.core.grades import GRADES
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Told
 from norvash.core.sheet.numbered import place_of
+from norvash.core.state.component import Condition
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import MotorState
 from norvash.core.verdict.before_work import sets_as_found
-from norvash.core.verdict.components import Condition, places_of
-from norvash.core.verdict.grades import GRADES
+from norvash.core.verdict.components import places_of
 from norvash.core.verdict.judging import findings
-from norvash.core.verdict.values import Findings
 
 
 def found_before_work(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Findings:

@@ -2,17 +2,17 @@
 
 from dataclasses import replace
 
-from norvash.core.brush.gauged import sets_laid
 from norvash.core.brush.motor_limit import motor_limit
+from norvash.core.grades import GRADES, Grade, Graded, worst
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.ground import ThenMade, graver
 from norvash.core.sheet.life import At, Then, Told
-from norvash.core.sheet.stages.brushes.carbon import SET_WORN, worn_set
+from norvash.core.stages.brushes.carbon import SET_WORN, worn_set
+from norvash.core.state.laid import sets_laid
+from norvash.core.state.motor_state import BrushSet, MotorState
 from norvash.core.verdict.brush_now import brush_now
-from norvash.core.verdict.grades import GRADES, Grade, Graded, worst
 from norvash.core.verdict.set_grade import raised
 from norvash.errors import InputError
 

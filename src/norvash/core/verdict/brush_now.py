@@ -4,12 +4,12 @@ from norvash.core.brush.carbon import usable_carbon
 from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.straight_line import Point, rate_mm_per_kh
+from norvash.core.grades import Graded, grade_of, grade_of_line, worst
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.set_clock import start_of
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import Graded, grade_of, grade_of_line, worst
-from norvash.core.verdict.values import BrushNow
+from norvash.core.state.findings import BrushNow
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.set_clock import start_of
 
 
 def brush_now(state: MotorState, current: BrushSet, index: int, limit: Limit, rules: MotorRules) -> BrushNow:

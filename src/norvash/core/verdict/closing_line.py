@@ -2,11 +2,11 @@
 
 from dataclasses import replace
 
-from norvash.core.sheet.visit.stacks import StackNow, stacks_now
-from norvash.core.sheet.visit.visit import Visit
+from norvash.core.state.findings import Reason
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.sentence import Verdict
-from norvash.core.verdict.values import Reason
+from norvash.core.visit.stacks import StackNow, stacks_now
+from norvash.core.visit.visit import Visit
 
 IN_PIECES = "In pieces"
 

@@ -1,73 +1,18 @@
 """The parts of a motor with their voices: the worst voice of each, and what somebody decided over it."""
 
 from collections.abc import Iterable
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
-from norvash.core.motor.record import MotorState, Overrule
-from norvash.core.motor.round import Round
-from norvash.core.sheet.finding import Finding
+from norvash.core.grades import GRADES, Graded, worst
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.numbered import place_of
-from norvash.core.sheet.part import BRUSHES, COMPLAINT, LOOK, PARTS, Part
-from norvash.core.sheet.stages.brushes.carbon import SET_WORN
-from norvash.core.verdict.grades import GRADES, Grade, Graded, word_of, worst
-from norvash.core.verdict.rising import NOW_WORD
+from norvash.core.sheet.part import BRUSHES, COMPLAINT, LOOK, PARTS
+from norvash.core.stages.brushes.carbon import SET_WORN
+from norvash.core.state.component import Component, Condition
+from norvash.core.state.motor_state import MotorState, Overrule
+from norvash.core.state.round import Round
 
 MOTOR = "motor"
-
-
-@dataclass(frozen=True, slots=True)
-class Condition:
-    """A finding where it is: “Brush A” or the component's name; position 0 is the whole motor."""
-
-    place: str
-    finding: Finding
-    position: int = 0
-
-
-@dataclass(frozen=True, slots=True, kw_only=True)
-class Component:
-    """One component's verdict: its grade, None where nothing speaks for it, and the grade before it was overruled.
-
-    `fallen` is what somebody decided and what counts no longer: it would have softened a stop.
-    """
-
-    part: Part
-    grade: Grade | None
-    by: str
-    rule_id: str
-    renews: bool = False
-    overruled: Overrule | None = None
-    before: Grade | None = None
-    fallen: Overrule | None = None
-
-    @property
-    def id(self) -> str:
-        """Return the id of its part."""
-        return self.part.id
-
-    @property
-    def words(self) -> str:
-        """Return the component's name."""
-        return self.part.words
-
-    @property
-    def word(self) -> str:
-        """Return the word for its grade, empty where nothing speaks for it."""
-        if self.part is LOOK:
-            return NOW_WORD
-        carbon = self.by == "length" or self.renews
-        return word_of(self.grade, carbon=carbon) if self.grade else ""
-
-    @property
-    def rank(self) -> int:
-        """Return 0 for fit or unknown up to 4 for stop."""
-        return GRADES.index(self.grade) if self.grade else 0
-
-
-def finding_word(finding: Finding) -> str:
-    """Return the word for how grave a finding is: of a set that is changed, or of something else that is mended."""
-    return word_of(finding.grade, carbon=finding.renews)
 
 
 def conditions_of(

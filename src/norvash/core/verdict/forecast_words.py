@@ -6,13 +6,13 @@ from norvash.core.edges import over, under, whole_down, within
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
-from norvash.core.motor.record import BrushSet, MotorState
 from norvash.core.planning.policies import OWN, whole_runs
-from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import SECOND_LINE
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.findings import Findings, Reason
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.policy import Due
 from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, use_figure, use_words
-from norvash.core.verdict.values import Findings, Reason
 
 _FIRST_LOOK = 0.35
 # Eight times in ten to this factor is narrow; of a set with this share of its usable carbon gone nothing was left.

@@ -6,25 +6,25 @@ from datetime import date, timedelta
 from norvash.core.brush.gauged import is_floating, shows_depths
 from norvash.core.brush.spread import Spread
 from norvash.core.edges import over, under
+from norvash.core.grades import Graded, rank_of, worst
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.swapped import could_be_of
 from norvash.core.planning.policies import OWN, dues, earliest, incomplete, nobody_knows, winners
-from norvash.core.planning.policy import Due
 from norvash.core.planning.second_line import second_line
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
-from norvash.core.sheet.visit.lives import lives
+from norvash.core.state.findings import BrushNow, Days, Findings, OpenDoubt
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.policy import Due
+from norvash.core.state.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
+from norvash.core.state.swapped import could_be_of
 from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
-from norvash.core.verdict.grades import Graded, rank_of, worst
-from norvash.core.verdict.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
 from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
 from norvash.core.verdict.set_line import days_of, since_read
 from norvash.core.verdict.set_read import SetRead, set_read
 from norvash.core.verdict.uneven import spread_of, uneven_as_found, uneven_now
-from norvash.core.verdict.values import BrushNow, Days, Findings, OpenDoubt
+from norvash.core.visit.lives import lives
 
 
 def past_limit(state: MotorState, today: date) -> bool:

@@ -4,11 +4,11 @@ from dataclasses import asdict, dataclass
 
 from norvash.core.edges import over
 from norvash.core.sheet.part import COMPLAINT, LOOK
-from norvash.core.sheet.visit.proving import proof_asked
+from norvash.core.state.findings import Findings
 from norvash.core.text.words import length_words, listed
 from norvash.core.verdict.reasons import shows
 from norvash.core.verdict.sentence import by_carbon, leading, life_of, worst_part
-from norvash.core.verdict.values import Findings
+from norvash.core.visit.proving import proof_asked
 
 
 @dataclass(frozen=True, slots=True)

@@ -6,14 +6,14 @@ from datetime import date
 
 from norvash.core.edges import over
 from norvash.core.forecast.set_forecast import Ahead
-from norvash.core.motor.record import MotorState
+from norvash.core.grades import GRADES
 from norvash.core.planning.policies import OWN
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import MotorState
 from norvash.core.text.words import UNIT_WORDS, day_words, use_figure
 from norvash.core.verdict.forecast_words import at_counter, counter_figure, due_at, far_off, on_counter
-from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
-from norvash.core.verdict.values import Findings
 
 
 def line_figures(found: Findings, state: MotorState, rules: MotorRules, today: date) -> tuple[LineFigure, ...]:

@@ -7,7 +7,7 @@ from norvash.core.brush.straight_line import Point
 from norvash.core.brush.wear_measures import line_rate_mm_per_kh
 from norvash.core.motor.figure_fields import WEAR_LINES
 from norvash.core.motor.figures import Figures
-from norvash.core.motor.round import Round
+from norvash.core.state.round import Round
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

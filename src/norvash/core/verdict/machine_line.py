@@ -3,12 +3,12 @@
 from dataclasses import replace
 from datetime import date
 
-from norvash.core.sheet.visit.proving import done_words, proof_asked
+from norvash.core.grades import word_of
+from norvash.core.state.findings import Findings, Reason
+from norvash.core.state.rising import grade_on
 from norvash.core.text.words import length_words
-from norvash.core.verdict.grades import word_of
-from norvash.core.verdict.rising import grade_on
 from norvash.core.verdict.sentence import Verdict, life_of
-from norvash.core.verdict.values import Findings, Reason
+from norvash.core.visit.proving import done_words, proof_asked
 
 # A line that is longer is not taken in at one look: what it says of the motor stands in full under it.
 _MOST_WORDS, _MOST_OF_MACHINE = 30, 15

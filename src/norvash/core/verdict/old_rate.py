@@ -4,12 +4,12 @@ from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.straight_line import Point, counter_at, rate_mm_per_kh
 from norvash.core.edges import under
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.set_clock import start_of
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.findings import OldRate
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.set_clock import start_of
 from norvash.core.text.words import step_of
 from norvash.core.verdict.line_sightings import sightings
-from norvash.core.verdict.values import OldRate
 
 
 def line_by_old_rate(state: MotorState, limit: Limit, rules: MotorRules) -> OldRate | None:

@@ -11,11 +11,11 @@ from norvash.core.motor.figure_fields import (
     WEAR_LINES,
     WIDTH_MM,
 )
-from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.findings import Findings
+from norvash.core.state.motor_state import MotorState
 from norvash.core.text.words import grouped, rate_figure, use_words
 from norvash.core.verdict.line_sightings import sightings, spacing_mm
-from norvash.core.verdict.values import Findings
 
 
 def remarks(found: Findings, state: MotorState, rules: MotorRules) -> tuple[str, ...]:

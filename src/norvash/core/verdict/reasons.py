@@ -4,11 +4,14 @@ from collections.abc import Sequence
 
 from norvash.core.brush.limits import Limit
 from norvash.core.edges import under
+from norvash.core.grades import WORDS, Graded, worst
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import LENGTH_UNIT
-from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.ground import said
+from norvash.core.state.component import Condition, finding_word
+from norvash.core.state.findings import BrushNow, Findings, Reason
+from norvash.core.state.motor_state import MotorState
 from norvash.core.text.words import (
     UNIT_WORDS,
     day_words,
@@ -19,10 +22,7 @@ from norvash.core.text.words import (
     rate_words,
     use_words,
 )
-from norvash.core.verdict.components import Condition, finding_word
 from norvash.core.verdict.forecast_words import forecast_reasons, on_counter
-from norvash.core.verdict.grades import WORDS, Graded, worst
-from norvash.core.verdict.values import BrushNow, Findings, Reason
 
 _MOST_NAMED = 8
 _LEAST_SHOWN_MM = 0.05

@@ -3,9 +3,9 @@
 from dataclasses import replace
 from datetime import date
 
+from norvash.core.state.findings import Days, Findings
 from norvash.core.text.words import day_words
 from norvash.core.verdict.sentence import Verdict
-from norvash.core.verdict.values import Days, Findings
 
 RETIRED = "Retired"
 

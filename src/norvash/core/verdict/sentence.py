@@ -4,23 +4,24 @@ from dataclasses import dataclass
 from datetime import date
 
 from norvash.core.edges import over, under
+from norvash.core.grades import GRADES, word_of
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
-from norvash.core.motor.record import MotorState
 from norvash.core.planning.policies import look_due, overdue
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BESIDE, BRUSHES, COMPLAINT, LOOK, PARTS, Part
-from norvash.core.sheet.visit.proving import SAY_WHY, done_words, proof_asked
+from norvash.core.state.component import Condition
+from norvash.core.state.findings import Findings, Reason
+from norvash.core.state.motor_state import MotorState
+from norvash.core.state.rising import risen
 from norvash.core.text.words import length_words, listed
-from norvash.core.verdict.components import Condition, counted
+from norvash.core.verdict.components import counted
 from norvash.core.verdict.forecast_words import far_off, forecast_reasons
-from norvash.core.verdict.grades import GRADES, word_of
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.line_figures import line_figures
 from norvash.core.verdict.reasons import limit_reason, reasons, shows
-from norvash.core.verdict.rising import risen
 from norvash.core.verdict.set_grade import RUN_TO_FAILURE, follows_symptoms
-from norvash.core.verdict.values import Findings, Reason
+from norvash.core.visit.proving import SAY_WHY, done_words, proof_asked
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

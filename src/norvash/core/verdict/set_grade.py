@@ -4,15 +4,15 @@ from collections.abc import Sequence
 from typing import TYPE_CHECKING
 
 from norvash.core.edges import over, under
+from norvash.core.grades import Graded, worst
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import Graded, worst
 
 if TYPE_CHECKING:
     from datetime import date
 
-    from norvash.core.motor.record import MotorState
-    from norvash.core.motor.round import Measured
-    from norvash.core.planning.policy import Due
+    from norvash.core.state.motor_state import MotorState
+    from norvash.core.state.policy import Due
+    from norvash.core.state.round import Measured
 
 RUN_TO_FAILURE = "run to failure"
 

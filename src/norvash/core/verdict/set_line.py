@@ -7,15 +7,15 @@ from datetime import date, timedelta
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.straight_line import Point, StraightLine, Track, straight_line
 from norvash.core.edges import over, under
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.round import Round
-from norvash.core.motor.set_clock import begins_at_first_reading
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.findings import BrushNow, Days, OldRate, SinceRead
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.round import Round
+from norvash.core.state.set_clock import begins_at_first_reading
+from norvash.core.state.since import fitted_words, has_no_day
 from norvash.core.text.words import day_words, step_of, use_words
 from norvash.core.use.rate import day_of
-from norvash.core.use.since import fitted_words, has_no_day
 from norvash.core.verdict.line_sightings import sightings
-from norvash.core.verdict.values import BrushNow, Days, OldRate, SinceRead
 
 # A log of use that is no older says what has run by now.
 _FRESH = timedelta(days=14)

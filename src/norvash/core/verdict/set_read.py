@@ -5,15 +5,15 @@ from dataclasses import dataclass
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.straight_line import StraightLine
-from norvash.core.motor.record import BrushSet, MotorState
-from norvash.core.motor.round import Round
+from norvash.core.grades import Graded, worst
 from norvash.core.planning.policies import nobody_knows
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.findings import BrushNow, OldRate
+from norvash.core.state.motor_state import BrushSet, MotorState
+from norvash.core.state.round import Round
 from norvash.core.verdict.brush_now import brush_now
-from norvash.core.verdict.grades import Graded, worst
 from norvash.core.verdict.old_rate import line_by_old_rate
 from norvash.core.verdict.set_line import at_look, line_of, only_start
-from norvash.core.verdict.values import BrushNow, OldRate
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

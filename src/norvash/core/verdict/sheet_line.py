@@ -7,29 +7,29 @@ from datetime import date
 from norvash.core.diagnosis.causes import BY_ID as CAUSES
 from norvash.core.diagnosis.ranking import Diagnosis
 from norvash.core.edges import under
+from norvash.core.grades import GRADES
+from norvash.core.judging.prove.run_words import ran_words
+from norvash.core.judging.prove.stage import proof_lacks
+from norvash.core.judging.signs_shown import causes_mended, causes_of, may_have_been, mended_causes
 from norvash.core.motor.figure_fields import LENGTH_UNIT
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.judging.prove.run_words import ran_words
-from norvash.core.sheet.judging.prove.stage import proof_lacks
-from norvash.core.sheet.judging.signs_shown import causes_mended, causes_of, may_have_been, mended_causes
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT, LOOK, RUN
-from norvash.core.sheet.stages.call_in import FIND_FAULT
-from norvash.core.sheet.stages.decide import OUTCOME, RETIRED
-from norvash.core.sheet.stages.prove.complaint import COMPLAINT_NOW, cause_words, complaint_gone
-from norvash.core.sheet.visit.done import done_tasks, work_done
-from norvash.core.sheet.visit.proving import done_words, proof_asked
-from norvash.core.sheet.visit.stacks import stacks_now
-from norvash.core.sheet.visit.visit import Visit
-from norvash.core.sheet.visit.walk import upstream
+from norvash.core.stages.call_in import FIND_FAULT
+from norvash.core.stages.decide import OUTCOME, RETIRED
+from norvash.core.stages.prove.complaint import COMPLAINT_NOW, cause_words, complaint_gone
+from norvash.core.state.findings import Reason
 from norvash.core.text.words import listed
 from norvash.core.verdict.closing_line import closing_says
 from norvash.core.verdict.components import counted
-from norvash.core.verdict.grades import GRADES
 from norvash.core.verdict.line_figure import LineFigure
 from norvash.core.verdict.machine_line import machine_says
 from norvash.core.verdict.sentence import Verdict
-from norvash.core.verdict.values import Reason
+from norvash.core.visit.done import done_tasks, work_done
+from norvash.core.visit.proving import done_words, proof_asked
+from norvash.core.visit.stacks import stacks_now
+from norvash.core.visit.visit import Visit
+from norvash.core.visit.walk import upstream
 
 _GRAVE, _CHANGE, _STOP = (GRADES.index(g) for g in ("plan", "change", "stop"))
 _MOST_SAID = 2

@@ -6,14 +6,14 @@ from dataclasses import replace
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.brush.spread import Spread, set_spread
 from norvash.core.edges import over
-from norvash.core.motor.record import MotorState
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.life import At, Told
-from norvash.core.sheet.stages.brushes.side import SET_UNEVEN, side_looked_at
+from norvash.core.stages.brushes.side import SET_UNEVEN, side_looked_at
+from norvash.core.state.findings import BrushNow
+from norvash.core.state.motor_state import MotorState
 from norvash.core.verdict.before_work import sets_as_found
 from norvash.core.verdict.brush_now import brush_now
-from norvash.core.verdict.values import BrushNow
 
 
 def spread_of(brushes: Sequence[BrushNow], state: MotorState, rules: MotorRules) -> Spread | None:

@@ -6,9 +6,9 @@ from statistics import median, median_low
 from typing import Literal
 
 from norvash.core.edges import over, under
+from norvash.core.grades import GRADES, Grade
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import listed
-from norvash.core.verdict.grades import GRADES, Grade
 from norvash.errors import InputError
 
 # What a coil is: within its band, a little off, a poor joint, open, shorted turns, or not to be told.

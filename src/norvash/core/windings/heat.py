@@ -4,9 +4,9 @@ from dataclasses import dataclass
 from typing import Literal
 
 from norvash.core.edges import over
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.windings import RISE_BY_RESISTANCE, RISE_BY_THERMOMETER
-from norvash.core.verdict.grades import Grade
 
 HeatBy = Literal["resistance", "thermometer"]
 # The air that a limit of rise allows for: where the air was not measured, it was at most that.

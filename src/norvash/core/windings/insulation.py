@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from typing import Literal
 
 from norvash.core.edges import over, under
+from norvash.core.grades import GRADES, Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import GRADES, Grade
 from norvash.core.windings.circuits import OF_ARMATURE
 from norvash.errors import InputError
 

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 from norvash.core.edges import over, under
+from norvash.core.grades import Grade
 from norvash.core.rules.book import MotorRules
-from norvash.core.verdict.grades import Grade
 from norvash.errors import InputError
 
 

@@ -4,9 +4,9 @@ from collections.abc import Iterator, Mapping
 from dataclasses import replace
 from typing import ClassVar, Literal
 
+from norvash.core.kept_names import name_now
 from norvash.core.motor.figure import Number
 from norvash.core.motor.figure_fields import BY_NAME
-from norvash.core.names.changed import name_now
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
 from norvash.core.sheet.moved import Explained
 from norvash.core.text.quantities import UNITS

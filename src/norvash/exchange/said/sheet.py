@@ -6,10 +6,10 @@ from typing import ClassVar, Literal
 from pydantic import Field
 
 from norvash.core.parts.sizes import LABELS
-from norvash.core.sheet.stages.catalogue import field_of, stage_of
-from norvash.core.sheet.stages.gates import SERVICE
-from norvash.core.sheet.visit.done import done_tasks, sight_of
-from norvash.core.sheet.visit.offering import PLACE
+from norvash.core.stages.catalogue import field_of, stage_of
+from norvash.core.stages.gates import SERVICE
+from norvash.core.visit.done import done_tasks, sight_of
+from norvash.core.visit.offering import PLACE
 from norvash.errors import Conflict, NotFound
 from norvash.exchange.said.told import At, Line, Plain, Seen, Told, Value, Words, counter_typed, plain_of
 from norvash.store import entries, sheets

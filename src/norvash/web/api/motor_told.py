@@ -1,13 +1,13 @@
 """A motor's verdict as JSON."""
 
 from norvash.core.brush.straight_line import StraightLine
-from norvash.core.motor.record import MotorState
-from norvash.core.planning.policy import Due
-from norvash.core.sheet.judging.brushes.lengths import lengths
-from norvash.core.sheet.judging.measuring import measured_on
+from norvash.core.judging.brushes.lengths import lengths
+from norvash.core.judging.measuring import measured_on
 from norvash.core.sheet.life import Life
-from norvash.core.use.since import fitted_words, has_day
-from norvash.core.verdict.values import BrushNow, Days, Findings, OldRate, Reason
+from norvash.core.state.findings import BrushNow, Days, Findings, OldRate, Reason
+from norvash.core.state.motor_state import MotorState
+from norvash.core.state.policy import Due
+from norvash.core.state.since import fitted_words, has_day
 from norvash.work.standing import Judged
 
 

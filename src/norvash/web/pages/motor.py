@@ -5,8 +5,8 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
-from norvash.core.sheet.visit.on_axis import parts_now
 from norvash.core.verdict.proportion import remarks
+from norvash.core.visit.on_axis import parts_now
 from norvash.errors import NorvashError
 from norvash.web.answers import errors_of, go_to, page, status_of
 from norvash.web.axis_drawn import axis_drawn

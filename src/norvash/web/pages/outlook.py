@@ -7,10 +7,10 @@ from urllib.parse import urlencode
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
+from norvash.core.grades import GRADES, WORDS
 from norvash.core.known import all_known
 from norvash.core.rules.book import CLASSES
 from norvash.core.text.words import day_words
-from norvash.core.verdict.grades import GRADES, WORDS
 from norvash.drawing.outlook_river import Flow, outlook_river
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError

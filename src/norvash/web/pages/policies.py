@@ -5,11 +5,11 @@ from dataclasses import dataclass
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.planning import policy as governing
 from norvash.core.planning.interval_table import QUANTITIES, IntervalTable, table_from
 from norvash.core.planning.policies import ASKS, KINDS
+from norvash.core.state import policy as governing
+from norvash.core.state.findings import Findings
 from norvash.core.text.words import UNIT_WORDS
-from norvash.core.verdict.values import Findings
 from norvash.drawing.interval_grid import interval_grid
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError

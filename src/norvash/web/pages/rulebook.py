@@ -10,12 +10,12 @@ from norvash.core.diagnosis.causes import CAUSES, SURROUNDINGS
 from norvash.core.diagnosis.checks import CHECKS
 from norvash.core.diagnosis.ranking import strengths
 from norvash.core.diagnosis.signs import SIGNS
-from norvash.core.names.changed import KEPT_BY_ANOTHER
+from norvash.core.kept_names import KEPT_BY_ANOTHER
 from norvash.core.rules.book import CLASSES, MotorRules, Override, Rulebook
 from norvash.core.rules.brushes import GRADE_FROM
 from norvash.core.rules.catalogue import GROUPS, RULES, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
-from norvash.core.sheet.stages.catalogue import STAGES, TASKS
+from norvash.core.stages.catalogue import STAGES, TASKS
 from norvash.core.text.words import figure_said
 from norvash.drawing.grade_scale import grade_scale
 from norvash.errors import InputError, NorvashError

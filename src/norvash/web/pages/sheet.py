@@ -7,10 +7,10 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.commutator.bars import PAINTING
-from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.stages.sign import STAGE as SIGN
-from norvash.core.sheet.visit.walk import stages_of
+from norvash.core.stages.brushes.stage import STAGE as BRUSHES
+from norvash.core.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.sign import STAGE as SIGN
+from norvash.core.visit.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
 from norvash.exchange.said.brushes import Fit, Measure, See
 from norvash.exchange.said.sheet import MAY_COME, Add, Enter, Sign, Whole

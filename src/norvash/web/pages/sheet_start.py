@@ -5,8 +5,8 @@ from urllib.parse import quote
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
-from norvash.core.sheet.stages.gates import COMPETENT, METHODS, SAFE, usual_method
-from norvash.core.sheet.stages.safe import STAGE as SAFE_STAGE
+from norvash.core.stages.gates import COMPETENT, METHODS, SAFE, usual_method
+from norvash.core.stages.safe import STAGE as SAFE_STAGE
 from norvash.errors import InputError, NorvashError
 from norvash.exchange.said.sheet import Open
 from norvash.exchange.said.told import At, Seen

@@ -6,7 +6,7 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import BUILD_MATRIX, FIELDS
 from norvash.core.motor.figures import Figures, figure_words
-from norvash.core.parts.matrix import Row, read_matrix
+from norvash.core.motor.matrix import Row, read_matrix
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError

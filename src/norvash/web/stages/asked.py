@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.stages.catalogue import field_of, stage_of
-from norvash.core.sheet.visit.asked import misfits
+from norvash.core.stages.catalogue import field_of, stage_of
+from norvash.core.visit.asked import misfits
 from norvash.store import rounds
 from norvash.store.rounds import ReadingRow
 from norvash.web.stages.at import At

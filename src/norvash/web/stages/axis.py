@@ -6,11 +6,11 @@ from typing import TypedDict
 
 from norvash.core.sheet.field import Tick
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.stages.axis import BEARING, at_field, at_finding, looked, on
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID
-from norvash.core.sheet.stages.drive.together import TOGETHER
-from norvash.core.sheet.visit.on_axis import PartNow, named_parts, parts_now
-from norvash.core.sheet.visit.together import Look, by_part, may_be_said
+from norvash.core.stages.axis import BEARING, at_field, at_finding, looked, on
+from norvash.core.stages.catalogue import STAGE_BY_ID
+from norvash.core.stages.drive.together import TOGETHER
+from norvash.core.visit.on_axis import PartNow, named_parts, parts_now
+from norvash.core.visit.together import Look, by_part, may_be_said
 from norvash.web.axis_drawn import AxisDrawn, Name, axis_drawn
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, Group, entry

@@ -4,14 +4,14 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import datetime
 
+from norvash.core.judging.before.measured import ladder_of
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.before.measured import ladder_of
 from norvash.core.sheet.records import DRIVEN, TURNS
-from norvash.core.sheet.stages.before.fields import OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
-from norvash.core.sheet.stages.gates import COMPETENT, SAFE
-from norvash.core.sheet.stages.prove.run_fields import RUN_WHERE
-from norvash.core.sheet.stages.prove.volts import run_free_words
-from norvash.core.sheet.visit.walk import runs_until
+from norvash.core.stages.before.fields import OUTCOME_BEFORE, PERMIT_CLOSE, PERMIT_OPEN
+from norvash.core.stages.gates import COMPETENT, SAFE
+from norvash.core.stages.prove.run_fields import RUN_WHERE
+from norvash.core.stages.prove.volts import run_free_words
+from norvash.core.visit.walk import runs_until
 from norvash.drawing.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import DRAWN, At

@@ -6,8 +6,11 @@ from dataclasses import dataclass
 from norvash.core.brush.doubts import ANSWERS
 from norvash.core.brush.gauged import on_the_gauge_mm, shows_depths
 from norvash.core.brush.readings import edge_words
-from norvash.core.brush.ruler import ruler_of
 from norvash.core.commutator.after_cut import Change
+from norvash.core.grades import GRADES
+from norvash.core.judging.brushes.geometry import geometry
+from norvash.core.judging.brushes.set_figures import set_figures
+from norvash.core.judging.brushes.values import dust_expected_g
 from norvash.core.motor.figure_fields import (
     BRUSH_GRADE,
     INSTRUMENTS,
@@ -17,17 +20,14 @@ from norvash.core.motor.figure_fields import (
     METHODS,
     VOLTAGE_VARIANT,
 )
-from norvash.core.motor.record import BrushSet
 from norvash.core.sheet.finding import Finding
-from norvash.core.sheet.judging.brushes.geometry import geometry
-from norvash.core.sheet.judging.brushes.set_figures import set_figures
-from norvash.core.sheet.judging.brushes.values import dust_expected_g
 from norvash.core.sheet.measured import Measured
-from norvash.core.sheet.stages.brushes.fitting import ALSO
-from norvash.core.sheet.stages.brushes.stage import PICTURES
-from norvash.core.sheet.stages.commutator.cut import CUT_DONE
 from norvash.core.sheet.task import Task
-from norvash.core.verdict.grades import GRADES
+from norvash.core.stages.brushes.fitting import ALSO
+from norvash.core.stages.brushes.stage import PICTURES
+from norvash.core.stages.commutator.cut import CUT_DONE
+from norvash.core.state.motor_state import BrushSet
+from norvash.core.state.ruler import ruler_of
 from norvash.drawing.carbon_ruler import carbon_ruler
 from norvash.drawing.svg import Drawing
 from norvash.web.motor_drawings import sheet_view

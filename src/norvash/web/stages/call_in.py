@@ -5,8 +5,8 @@ from dataclasses import dataclass
 from norvash.core.diagnosis.causes import base_rates
 from norvash.core.diagnosis.first_signs import first_signs
 from norvash.core.diagnosis.ranking import strengths
-from norvash.core.sheet.judging.call_in import complaints
-from norvash.core.sheet.stages.call_in import (
+from norvash.core.judging.call_in import complaints
+from norvash.core.stages.call_in import (
     COMPLAINT,
     COMPLAINT_ASKED,
     COMPLAINT_BACK,
@@ -15,8 +15,8 @@ from norvash.core.sheet.stages.call_in import (
     KINDS,
     STAGE,
 )
-from norvash.core.sheet.visit.bringing import Item, what_to_bring
-from norvash.core.sheet.visit.on_axis import parts_now
+from norvash.core.visit.bringing import Item, what_to_bring
+from norvash.core.visit.on_axis import parts_now
 from norvash.web.axis_drawn import AxisDrawn, axis_drawn
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry

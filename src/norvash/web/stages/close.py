@@ -3,14 +3,14 @@
 from dataclasses import dataclass
 
 from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
-from norvash.core.sheet.stages.close import ROUND, ROUNDS, SCREWS, SHIMS, SHROUD, TORQUE_NM
-from norvash.core.sheet.stages.drive.shaft import END_FLOAT
-from norvash.core.sheet.stages.stacks import GONE_THROUGH, LEFT_OVER, LEFT_OVER_SAID
-from norvash.core.sheet.visit.stacks import stacks_now
 from norvash.core.stacks.part import StackPart
 from norvash.core.stacks.shroud import shroud_words
 from norvash.core.stacks.torque import estimated, read_band
+from norvash.core.stages.close import ROUND, ROUNDS, SCREWS, SHIMS, SHROUD, TORQUE_NM
+from norvash.core.stages.drive.shaft import END_FLOAT
+from norvash.core.stages.stacks import GONE_THROUGH, LEFT_OVER, LEFT_OVER_SAID
 from norvash.core.sums.shaft import FloatIn, end_float
+from norvash.core.visit.stacks import stacks_now
 from norvash.drawing.counted_parts import long_mm
 from norvash.drawing.cross_pattern import cross_pattern
 from norvash.drawing.svg import Drawing

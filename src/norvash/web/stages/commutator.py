@@ -8,19 +8,19 @@ from norvash.core.commutator.after_cut import Change, checks_of
 from norvash.core.commutator.bars import CONDITIONS, Condition, having
 from norvash.core.commutator.cut import Plan
 from norvash.core.commutator.surface import ABRASIVES
+from norvash.core.judging.commutator.copper_now import CopperNow
+from norvash.core.judging.commutator.cut_made import cut_changes
+from norvash.core.judging.commutator.map_shown import map_changes, map_legend
+from norvash.core.judging.commutator.says import cut_says
+from norvash.core.judging.commutator.to_cut import lent_limits
 from norvash.core.motor.figure_fields import BARS
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.rules.book import Choice
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.given import Earlier, Given
-from norvash.core.sheet.judging.commutator.copper_now import CopperNow
-from norvash.core.sheet.judging.commutator.cut_made import cut_changes
-from norvash.core.sheet.judging.commutator.map_shown import map_changes, map_legend
-from norvash.core.sheet.judging.commutator.says import cut_says
-from norvash.core.sheet.judging.commutator.to_cut import lent_limits
 from norvash.core.sheet.measured import Measured
-from norvash.core.sheet.stages.commutator.bar_map import ALL_SEEN, BAR_MAP
-from norvash.core.sheet.stages.commutator.bar_test import (
+from norvash.core.stages.commutator.bar_map import ALL_SEEN, BAR_MAP
+from norvash.core.stages.commutator.bar_test import (
     BAR_SHAFT,
     BAR_SHAFT_BAR,
     BAR_SHAFT_C,
@@ -30,7 +30,7 @@ from norvash.core.sheet.stages.commutator.bar_test import (
     BAR_TEST_LIFTED,
     BAR_TEST_NOISE,
 )
-from norvash.core.sheet.stages.commutator.cut import (
+from norvash.core.stages.commutator.cut import (
     CUT_DONE,
     CUT_MINUTES,
     CUT_TOOL,
@@ -40,9 +40,9 @@ from norvash.core.sheet.stages.commutator.cut import (
     SURFACE_WITH,
     TRUE_SETUP,
 )
-from norvash.core.sheet.stages.commutator.cut_limits import LIMITS
-from norvash.core.sheet.stages.commutator.run_out import BAR_STEP, RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP, RUN_OUT_TOTAL
-from norvash.core.sheet.stages.rework import HOLDER_SET
+from norvash.core.stages.commutator.cut_limits import LIMITS
+from norvash.core.stages.commutator.run_out import BAR_STEP, RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP, RUN_OUT_TOTAL
+from norvash.core.stages.rework import HOLDER_SET
 from norvash.drawing.bar_map import Mapped, bar_map, bar_map_place, condition_sample
 from norvash.drawing.cut_section import cut_section
 from norvash.drawing.run_out_rose import run_out_rose

@@ -3,14 +3,14 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from norvash.core.grades import WORDS
+from norvash.core.judging.brushes.keeping import Stay, stays
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.brushes.keeping import Stay, stays
 from norvash.core.sheet.part import PARTS
-from norvash.core.sheet.stages.decide import DECISIONS, KEPT_WHY, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
-from norvash.core.sheet.stages.shared import FIT_SET
-from norvash.core.sheet.visit.walk import look_words
-from norvash.core.sheet.visit.work_list import minutes_left
-from norvash.core.verdict.grades import WORDS
+from norvash.core.stages.decide import DECISIONS, KEPT_WHY, MOTOR_OVERRULED, OUTCOME, OVERRULED, RULED_OUT
+from norvash.core.stages.shared import FIT_SET
+from norvash.core.visit.walk import look_words
+from norvash.core.visit.work_list import minutes_left
 from norvash.web.forms import whole
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry

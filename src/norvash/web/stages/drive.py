@@ -2,12 +2,12 @@
 
 from dataclasses import dataclass
 
+from norvash.core.judging.drive.ends import bearing_at
+from norvash.core.judging.drive.values import told_first
 from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
 from norvash.core.sheet.field import BEARINGS
-from norvash.core.sheet.judging.drive.ends import bearing_at
-from norvash.core.sheet.judging.drive.values import told_first
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.drive.shaft import END_FLOAT
+from norvash.core.stages.drive.shaft import END_FLOAT
 from norvash.drawing.bearing_section import bearing_section
 from norvash.drawing.svg import Drawing
 from norvash.errors import InputError

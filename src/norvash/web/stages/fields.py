@@ -8,9 +8,9 @@ from norvash.core.sheet.field import BEARINGS, SIDES, Field, Noticed, Quantity, 
 from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.measured import Measured
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.windings.insulation import circuits_of
-from norvash.core.sheet.visit.done import asked_since, sight_of
-from norvash.core.sheet.visit.named import said_words
+from norvash.core.stages.windings.insulation import circuits_of
+from norvash.core.visit.done import asked_since, sight_of
+from norvash.core.visit.named import said_words
 from norvash.core.windings.circuits import CIRCUITS, PLACES
 from norvash.work.sheet_page import SheetPage
 

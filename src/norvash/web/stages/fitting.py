@@ -8,10 +8,10 @@ from norvash.core.edges import same
 from norvash.core.motor.figure_fields import COMMUTATOR_D_MM, THICKNESS_MM
 from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.positions import polarity_clashes
-from norvash.core.sheet.stages.holding_back import WAYS
-from norvash.core.sheet.stages.polarity import boxes, wrong_at
-from norvash.core.sheet.stages.seating import LEADS_LIE, ROD, ROD_PAPER, SLIDES, SPRINGS_SIT, shaped_radius_mm
-from norvash.core.sheet.visit.wires import wires_against, wires_at
+from norvash.core.stages.holding_back import WAYS
+from norvash.core.stages.polarity import boxes, wrong_at
+from norvash.core.stages.seating import LEADS_LIE, ROD, ROD_PAPER, SLIDES, SPRINGS_SIT, shaped_radius_mm
+from norvash.core.visit.wires import wires_against, wires_at
 from norvash.drawing.face_contact import Contact, face_contact
 from norvash.drawing.gap_profile import gap_profile
 from norvash.drawing.plate_plan import plate_plan

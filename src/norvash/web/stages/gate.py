@@ -4,10 +4,10 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.gate import Gate, GateNow, Step
 from norvash.core.sheet.held import Held
-from norvash.core.sheet.stages.gates import COMPETENT, POWER, SAFE, usual_method, usual_run
-from norvash.core.sheet.visit.gate_ticked import asked_at, is_undone, ticked
-from norvash.core.sheet.visit.gating import HELD, gate_now, may_be_waived
-from norvash.core.sheet.visit.walk import stages_of
+from norvash.core.stages.gates import COMPETENT, POWER, SAFE, usual_method, usual_run
+from norvash.core.visit.gate_ticked import asked_at, is_undone, ticked
+from norvash.core.visit.gating import HELD, gate_now, may_be_waived
+from norvash.core.visit.walk import stages_of
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 

@@ -6,13 +6,13 @@ from functools import cached_property
 from norvash.core.sheet.field import Field
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
-from norvash.core.sheet.stages.catalogue import STAGES, TOLD_BY, stage_of
-from norvash.core.sheet.stages.decide import ELSEWHERE, SLIP, decision
-from norvash.core.sheet.stages.decide import STAGE as DECIDE
-from norvash.core.sheet.stages.rework import gone
 from norvash.core.sheet.task import Task
-from norvash.core.sheet.visit.instead import instead, ways_of
-from norvash.core.sheet.visit.proving import HANDED_OVER, LEFT_SO, RIGHT_AGAIN, STATE_WORDS, proof_asked, said_by
+from norvash.core.stages.catalogue import STAGES, TOLD_BY, stage_of
+from norvash.core.stages.decide import ELSEWHERE, SLIP, decision
+from norvash.core.stages.decide import STAGE as DECIDE
+from norvash.core.stages.rework import gone
+from norvash.core.visit.instead import instead, ways_of
+from norvash.core.visit.proving import HANDED_OVER, LEFT_SO, RIGHT_AGAIN, STATE_WORDS, proof_asked, said_by
 from norvash.web.stages.fields import Entry, entry
 from norvash.work.sheet_page import SheetPage
 

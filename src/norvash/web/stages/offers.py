@@ -3,13 +3,13 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from norvash.core.judging.offers import fitted_uncompared
 from norvash.core.parts.answer import REFUSED
 from norvash.core.parts.sizes import KINDS, LABELS, OF_KIND, Kind
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.offers import fitted_uncompared
-from norvash.core.sheet.stages.offers import BECAME, DRESSED_A, DRESSED_T, JOINT, MOST_OFFERS, OFFER
-from norvash.core.sheet.visit.offering import PLACE, PLACE_OF, OfferNow, of_figures, offers_now
+from norvash.core.stages.offers import BECAME, DRESSED_A, DRESSED_T, JOINT, MOST_OFFERS, OFFER
 from norvash.core.text.quantities import UNITS
+from norvash.core.visit.offering import PLACE, PLACE_OF, OfferNow, of_figures, offers_now
 from norvash.store.records import kept
 from norvash.web.forms import whole
 from norvash.web.stages.at import At

@@ -8,11 +8,11 @@ from norvash.core.rules.book import Choice
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.measured import read_words
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages import decide
-from norvash.core.sheet.stages.axis import WALKED, axis_of
-from norvash.core.sheet.visit.barring import bars, changes_said, withdrawn
-from norvash.core.sheet.visit.walk import open_permits, stages_of, upstream
-from norvash.core.verdict.components import Condition
+from norvash.core.stages import decide
+from norvash.core.stages.axis import WALKED, axis_of
+from norvash.core.state.component import Condition
+from norvash.core.visit.barring import bars, changes_said, withdrawn
+from norvash.core.visit.walk import open_permits, stages_of, upstream
 from norvash.drawing.cause_bars import cause_bars
 from norvash.drawing.svg import Drawing
 from norvash.store.database import Connection

@@ -3,7 +3,7 @@
 from dataclasses import dataclass, replace
 
 from norvash.core.motor.positions import alternating
-from norvash.core.sheet.stages.polarity import boxes, wrong_at
+from norvash.core.stages.polarity import boxes, wrong_at
 from norvash.drawing.svg import Drawing
 from norvash.web.motor_drawings import end_view_new
 from norvash.work.sheet_page import SheetPage

@@ -2,15 +2,15 @@
 
 from dataclasses import dataclass
 
+from norvash.core.judging.prove.before_after import before_after, output_found
+from norvash.core.judging.prove.driven import driven_rpm, driven_told
+from norvash.core.judging.prove.run import Run
+from norvash.core.judging.prove.safe_volts import safe_by_runs, safe_lacks
+from norvash.core.judging.prove.standstill import standstill_told
 from norvash.core.motor.figure_fields import RATED_RPM, RATED_V
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.judging.prove.before_after import before_after, output_found
-from norvash.core.sheet.judging.prove.driven import driven_rpm, driven_told
-from norvash.core.sheet.judging.prove.run import Run
-from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs, safe_lacks
-from norvash.core.sheet.judging.prove.standstill import standstill_told
 from norvash.core.sheet.measured import Measured
-from norvash.core.sheet.stages.prove import driven, standstill
+from norvash.core.stages.prove import driven, standstill
 from norvash.drawing.before_after import before_after_drawn
 from norvash.drawing.belt_drive import belt_drive
 from norvash.drawing.output_curve import Output, output_curve

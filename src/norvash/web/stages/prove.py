@@ -2,25 +2,25 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.judging.prove.first_run import own_readings
-from norvash.core.sheet.judging.prove.points import points_of
-from norvash.core.sheet.judging.prove.run import Run, judge_run
-from norvash.core.sheet.judging.prove.run_figures import comparable, held_amps, held_rpm
-from norvash.core.sheet.judging.prove.safe_volts import safe_by_runs
-from norvash.core.sheet.judging.prove.since import run_now
-from norvash.core.sheet.judging.prove.stage import proof_lacks
-from norvash.core.sheet.judging.signs_shown import may_have_been
+from norvash.core.judging.prove.first_run import own_readings
+from norvash.core.judging.prove.points import points_of
+from norvash.core.judging.prove.run import Run, judge_run
+from norvash.core.judging.prove.run_figures import comparable, held_amps, held_rpm
+from norvash.core.judging.prove.safe_volts import safe_by_runs
+from norvash.core.judging.prove.since import run_now
+from norvash.core.judging.prove.stage import proof_lacks
+from norvash.core.judging.signs_shown import may_have_been
 from norvash.core.sheet.measured import Measured, follows
 from norvash.core.sheet.sheet import Baseline
-from norvash.core.sheet.stages.before.fields import NOLOAD_RPM
-from norvash.core.sheet.stages.call_in import COMPLAINT, complained
-from norvash.core.sheet.stages.gates import POWER
-from norvash.core.sheet.stages.prove.complaint import ALSO_WAS, CAUSE_WAS, COMPLAINT_NOW, causes_named
-from norvash.core.sheet.stages.prove.run_fields import ON_STOP, POINT, RAN, REST, RUN_HOW
-from norvash.core.sheet.stages.prove.unstated import PLATE_ANEW, PLATE_NONE, USUAL_FROM
-from norvash.core.sheet.stages.prove.volts import run_free_words
-from norvash.core.sheet.visit.walk import opened
+from norvash.core.stages.before.fields import NOLOAD_RPM
+from norvash.core.stages.call_in import COMPLAINT, complained
+from norvash.core.stages.gates import POWER
+from norvash.core.stages.prove.complaint import ALSO_WAS, CAUSE_WAS, COMPLAINT_NOW, causes_named
+from norvash.core.stages.prove.run_fields import ON_STOP, POINT, RAN, REST, RUN_HOW
+from norvash.core.stages.prove.unstated import PLATE_ANEW, PLATE_NONE, USUAL_FROM
+from norvash.core.stages.prove.volts import run_free_words
 from norvash.core.text.words import grouped
+from norvash.core.visit.walk import opened
 from norvash.drawing.band_scale import Banded, band_scale
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import DRAWN, At

@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass
 
-from norvash.core.sheet.stages.polarity import BOX
-from norvash.core.sheet.stages.record import STACK, WIRE
-from norvash.core.sheet.visit.on_axis import parts_now
+from norvash.core.stages.polarity import BOX
+from norvash.core.stages.record import STACK, WIRE
+from norvash.core.visit.on_axis import parts_now
 from norvash.web.axis_drawn import AxisDrawn, axis_drawn
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry

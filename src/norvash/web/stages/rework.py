@@ -3,11 +3,11 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.stages.catalogue import RECORDED_BY, stage_of
-from norvash.core.sheet.stages.own_tasks import OWN_TASK, TOUCHES, WORK_ORDER, dropped
-from norvash.core.sheet.stages.rework import REPAIR, TEMPORARY, task_done
-from norvash.core.sheet.visit.improvised import key_of, may_be_improvised
-from norvash.core.sheet.visit.work_list import Proposed, minutes_left
+from norvash.core.stages.catalogue import RECORDED_BY, stage_of
+from norvash.core.stages.own_tasks import OWN_TASK, TOUCHES, WORK_ORDER, dropped
+from norvash.core.stages.rework import REPAIR, TEMPORARY, task_done
+from norvash.core.visit.improvised import key_of, may_be_improvised
+from norvash.core.visit.work_list import Proposed, minutes_left
 from norvash.web.stages.at import At
 from norvash.web.stages.fields import Entry, entry
 from norvash.web.stages.fitting import Fitting, fitting_shown

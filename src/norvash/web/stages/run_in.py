@@ -4,12 +4,12 @@ from dataclasses import dataclass
 from datetime import datetime
 from itertools import pairwise
 
+from norvash.core.judging.run_in import counted, logged, plan_of, ran_min, runs_now, steady, turns_of
 from norvash.core.running.plan import RunIn, Step
-from norvash.core.sheet.judging.run_in import counted, logged, plan_of, ran_min, runs_now, steady, turns_of
-from norvash.core.sheet.stages.running_in import ON, RUNIN_CLOCK, RUNIN_LOOKED, RUNIN_LOUD, RUNIN_POINTS
-from norvash.core.sheet.stages.seating import PRINT
-from norvash.core.sheet.stages.shared import FIT_SET, PLAN_CUT
-from norvash.core.sheet.visit.done import done_tasks
+from norvash.core.stages.running_in import ON, RUNIN_CLOCK, RUNIN_LOOKED, RUNIN_LOUD, RUNIN_POINTS
+from norvash.core.stages.seating import PRINT
+from norvash.core.stages.shared import FIT_SET, PLAN_CUT
+from norvash.core.visit.done import done_tasks
 from norvash.drawing.face_prints import face_prints
 from norvash.drawing.run_in_log import Pause, RunShown, run_in_log
 from norvash.drawing.svg import Drawing

@@ -3,8 +3,8 @@
 from dataclasses import dataclass
 
 from norvash.core.sheet.facts import Facts
-from norvash.core.sheet.stages.gates import SAFE
-from norvash.core.sheet.stages.safe import PROTECTED_BY
+from norvash.core.stages.gates import SAFE
+from norvash.core.stages.safe import PROTECTED_BY
 from norvash.drawing.isolation import Place, isolation
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.at import At

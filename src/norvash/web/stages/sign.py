@@ -4,17 +4,17 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from itertools import groupby
 
+from norvash.core.judging.signing import SIGNED_AS, signed_as, standing
 from norvash.core.planning.follow_up import follow_up_units
 from norvash.core.sheet.given import Given
-from norvash.core.sheet.judging.signing import SIGNED_AS, signed_as, standing
 from norvash.core.sheet.kept_value import InTable
-from norvash.core.sheet.stages.brushes.stage import STAGE as BRUSHES
-from norvash.core.sheet.stages.catalogue import STAGE_BY_ID, STAGES
-from norvash.core.sheet.stages.gates import SERVICE
-from norvash.core.sheet.stages.shared import FIT_SET
-from norvash.core.sheet.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
-from norvash.core.sheet.visit.done import done_tasks
-from norvash.core.sheet.visit.proving import handed_over
+from norvash.core.stages.brushes.stage import STAGE as BRUSHES
+from norvash.core.stages.catalogue import STAGE_BY_ID, STAGES
+from norvash.core.stages.gates import SERVICE
+from norvash.core.stages.shared import FIT_SET
+from norvash.core.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_USED
+from norvash.core.visit.done import done_tasks
+from norvash.core.visit.proving import handed_over
 from norvash.drawing.svg import Drawing
 from norvash.store.signed import asks_pin
 from norvash.web.axis_drawn import AxisSigned, axis_signed

@@ -4,11 +4,11 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.sheet.stages.stacks import BACK, OFF, STACKS
-from norvash.core.sheet.visit.stacks import PartNow, StackNow, stacks_now
 from norvash.core.stacks.kinds import KINDS, Where
 from norvash.core.stacks.part import StackPart
+from norvash.core.stages.stacks import BACK, OFF, STACKS
 from norvash.core.text.words import listed
+from norvash.core.visit.stacks import PartNow, StackNow, stacks_now
 from norvash.drawing.counted_parts import counted_parts, scale_of
 from norvash.drawing.exploded_stack import Laid, exploded_stack, part_alone, scale_beside
 from norvash.drawing.svg import Drawing

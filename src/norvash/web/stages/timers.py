@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from datetime import datetime
 
-from norvash.core.sheet.judging.timers import timers
+from norvash.core.judging.timers import timers
 from norvash.core.text.words import day_words
 from norvash.work.sheet_page import SheetPage
 

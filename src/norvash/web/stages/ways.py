@@ -11,10 +11,10 @@ from norvash.core.money.said import a_unit, flip_words, proposed_words
 from norvash.core.money.ways import Compared, Way
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.records_of_parts import Bill
-from norvash.core.sheet.stages.ways import FIRST_OTHER, MOST_WAYS, NEW_UNIT, SUBSTITUTE, TAKEN, WAY, WAYS
-from norvash.core.sheet.visit.offered import Known, Offered, offered
-from norvash.core.sheet.visit.ways import WaysNow, condition_of, retires_on
+from norvash.core.stages.ways import FIRST_OTHER, MOST_WAYS, NEW_UNIT, SUBSTITUTE, TAKEN, WAY, WAYS
 from norvash.core.text.words import day_words, use_words
+from norvash.core.visit.offered import Known, Offered, offered
+from norvash.core.visit.ways import WaysNow, condition_of, retires_on
 from norvash.drawing.flip_axis import flip_axis
 from norvash.drawing.svg import Drawing
 from norvash.drawing.way_bars import way_bars

@@ -2,10 +2,10 @@
 
 from dataclasses import dataclass
 
+from norvash.core.judging.windings.measured import InsulationTest, held_to, slots_on_growler
+from norvash.core.judging.windings.values import told_first
 from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.judging.windings.measured import InsulationTest, held_to, slots_on_growler
-from norvash.core.sheet.judging.windings.values import told_first
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.windings.insulation import least_megohm
 from norvash.drawing.insulation_trend import insulation_trend

@@ -2,14 +2,14 @@
 
 from dataclasses import dataclass
 
-from norvash.core.names.changed import KEPT_BY_ANOTHER, left_of
+from norvash.core.kept_names import KEPT_BY_ANOTHER, left_of
 from norvash.core.sheet.field import Column, Field
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.stage import Stage
-from norvash.core.sheet.stages.catalogue import STAGES, field_of, stage_of
-from norvash.core.sheet.stages.gates import GATES
-from norvash.core.sheet.visit.named import field_words, place_words, said_words
-from norvash.core.sheet.visit.not_asked import is_asked
+from norvash.core.stages.catalogue import STAGES, field_of, stage_of
+from norvash.core.stages.gates import GATES
+from norvash.core.visit.named import field_words, place_words, said_words
+from norvash.core.visit.not_asked import is_asked
 from norvash.work.sheet_page import SheetPage
 
 
