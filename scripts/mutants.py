@@ -100,8 +100,8 @@ PARTS: dict[str, tuple[str, str]] = {
         (
             "rules/* kept_names text/quantities text/shares text/days motor/figure motor/figures motor/figure_fields"
             " motor/figure_reading"
-            " motor/figure_tables motor/use_typed motor/implausible motor/in_force motor/notes motor/positions motor/classes"
-            " forecast/past_set forecast/simulation brush/gauge_line"
+            " motor/figure_tables motor/use_typed motor/implausible motor/in_force motor/notes motor/positions"
+            " motor/classes forecast/past_set forecast/simulation brush/gauge_line"
         ),
         (
             "core/quantities core/readings core/carbon core/sums core/verdict core/rulebook core/forecast"
