@@ -9,7 +9,7 @@ from norvash.core.judging.prove.run import judge_run
 from norvash.core.stages.before.fields import PERMIT_OPEN
 from norvash.core.stages.gates import GATES, SAFE, SERVICE, usual_method
 from norvash.core.visit.gating import gate_now
-from norvash.work.loading import load
+from norvash.work.reading.loading import load
 from run_cases import figures_of, rows_of
 
 

@@ -8,15 +8,15 @@ from norvash.core.stages.catalogue import field_of
 from norvash.core.stages.gates import POWER, usual_run
 from norvash.core.stages.prove.earth import EARTH_OHM
 from norvash.core.visit.done import done_tasks, sight_of
-from norvash.work.loading import load
-from norvash.work.measuring import note, record
-from norvash.work.new_set import Fitting, fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.sheet_page import SheetPage, sheet_page
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
-from norvash.work.signing import sign
-from norvash.work.undoing import undo
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import Fitting, fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
+from norvash.work.on_sheet.signing import sign
+from norvash.work.on_sheet.undoing import undo
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_now import SheetNow, sheet_now
 
 
 def slip_of(answer: str) -> str:
@@ -103,8 +103,8 @@ class Bench:
         return sign(self.shop.conn, self.shop.later(minutes=1).act(), self.id, why)
 
     @property
-    def page(self) -> SheetPage:
-        return sheet_page(self.shop.conn, self.id, self.shop.now.date())
+    def page(self) -> SheetNow:
+        return sheet_now(self.shop.conn, self.id, self.shop.now.date())
 
     @property
     def states(self) -> dict[tuple[int, str], str]:

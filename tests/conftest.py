@@ -17,19 +17,19 @@ from hypothesis import core, settings
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.demo.shipped import prepare
-from norvash.store import people, rounds
-from norvash.store.access import give_role
-from norvash.store.database import Connection, connect, transaction
-from norvash.store.ready import migrate
-from norvash.store.rounds import ReadingRow
-from norvash.work.acting import Act
-from norvash.work.logging_use import log_use
-from norvash.work.measuring import record
-from norvash.work.motor_page import MotorPage, motor_page
-from norvash.work.new_set import fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.registering import NewMotor, add_motor
-from norvash.work.signing import sign
+from norvash.store.access.members import give_role
+from norvash.store.file.database import Connection, connect, transaction
+from norvash.store.file.ready import migrate
+from norvash.store.record import people, rounds
+from norvash.store.record.rounds import ReadingRow
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.registering import NewMotor, add_motor
+from norvash.work.on_sheet.measuring import record
+from norvash.work.on_sheet.new_set import fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.signing import sign
+from norvash.work.pages.motor import MotorPage, motor_page
 
 # The same cases on every machine, however slow it is just now: by the seed in the tree, or one that is named.
 settings.register_profile("house", deadline=None, database=None, print_blob=True)

@@ -7,11 +7,11 @@ from conftest import Shop
 from norvash.core.sheet.field import Pick
 from norvash.core.stages.catalogue import FIELD_BY_ID, STAGES
 from norvash.core.stages.gates import POWER, SAFE, usual_run
-from norvash.work.context import Context
-from norvash.work.loading import load
-from norvash.work.measuring import note, record
-from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.reading.context import Context
+from norvash.work.reading.loading import load
 
 LEFT_OUT = (
     "waive.",

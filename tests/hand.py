@@ -8,24 +8,24 @@ from random import Random
 from conftest import Shop, readings_on
 from norvash.core.sheet.moved import Explained
 from norvash.core.stages.brushes.stage import BY_SIGHT as BY_ID
-from norvash.store import entries, rounds, sheets
-from norvash.work.acting import Act
-from norvash.work.brushes_used import END_REASONS
-from norvash.work.changing_figures import change_figures
-from norvash.work.confirming import confirm
-from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record
-from norvash.work.new_set import Fitting, fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.policing import add_policy, end_policy
-from norvash.work.renewing import renew_brushes
-from norvash.work.ruling import clear_rule, set_rule
-from norvash.work.settling import settle_doubt, take_back_answer
-from norvash.work.settling_sight import settle_sight
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
-from norvash.work.signing import sign
-from norvash.work.undoing import undo
+from norvash.store.record import entries, rounds, sheets
+from norvash.work.act.acting import Act
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.confirming import confirm
+from norvash.work.motors.logging_use import log_use, take_back
+from norvash.work.motors.policing import add_policy, end_policy
+from norvash.work.motors.ruling import clear_rule, set_rule
+from norvash.work.on_sheet.brushes_used import END_REASONS
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import Fitting, fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.renewing import renew_brushes
+from norvash.work.on_sheet.settling import settle_doubt, take_back_answer
+from norvash.work.on_sheet.settling_sight import settle_sight
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
+from norvash.work.on_sheet.signing import sign
+from norvash.work.on_sheet.undoing import undo
 
 ENTRIES = (
     ("gap", 1, "2.4"),

@@ -9,14 +9,14 @@ from norvash.core.judging.brushes.geometry import geometry
 from norvash.core.judging.noted import answered, noted
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.text.words import figure_words
-from norvash.store.database import Connection
-from norvash.work.says_told import says_told
-from norvash.work.sheet_page import SheetPage, sheet_page
+from norvash.store.file.database import Connection
+from norvash.work.reading.sheet_now import SheetNow, sheet_now
+from norvash.work.told.says import says_told
 
 
 def judgements(conn: Connection, sheet_id: str, today: date) -> Iterator[str]:
     """Yield the judgements of a sheet, in the order of the work."""
-    page = sheet_page(conn, sheet_id, today)
+    page = sheet_now(conn, sheet_id, today)
     yield f"sheet {page.row.number} of {page.context.motor.tag}, {page.row.kind}"
     yield from _found("found", page.sheet.as_found, page)
     if page.sheet.as_found is not page.sheet:
@@ -32,7 +32,7 @@ def judgements(conn: Connection, sheet_id: str, today: date) -> Iterator[str]:
     yield from (f"open {h.stage.id}: {h.words}" for h in page.holds)
 
 
-def _found(sight: str, sheet: Sheet, page: SheetPage) -> Iterator[str]:
+def _found(sight: str, sheet: Sheet, page: SheetNow) -> Iterator[str]:
     for position, finding in sorted(noted(sheet, page.context.rules), key=lambda n: (n[0], n[1].id)):
         yield f"{sight} {finding.id} {position} {finding.grade}: {finding.words}"
     yield from (f"{sight} answered {name}" for name in sorted(answered(sheet, page.context.rules)))

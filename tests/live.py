@@ -22,7 +22,7 @@ from playwright.sync_api import (
 
 from norvash.config import Settings
 from norvash.web.app import create_app
-from norvash.web.serving import server_config
+from norvash.web.served.serving import server_config
 
 expect.set_options(timeout=40_000)
 ARGS = [

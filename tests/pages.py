@@ -13,11 +13,11 @@ from httpx2 import Response
 from starlette.testclient import TestClient
 
 from norvash.config import Settings
-from norvash.store.access import Role, SignedIn, find_member
+from norvash.store.access.members import Role, SignedIn, find_member
 from norvash.web.app import create_app
-from norvash.web.deps import SESSION_COOKIE
-from norvash.work.secrets_kept import digest, new_token
-from norvash.work.sign_in import Device, begin
+from norvash.web.served.deps import SESSION_COOKIE
+from norvash.work.access.secrets_kept import digest, new_token
+from norvash.work.access.sign_in import Device, begin
 
 ORIGIN = "http://localhost"
 

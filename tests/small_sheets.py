@@ -12,7 +12,7 @@ from norvash.core.sheet.given import Given, Sight
 from norvash.core.sheet.sheet import Sheet, Spot
 from norvash.core.stages.catalogue import APART, TOGETHER, field_of
 from norvash.core.stages.prove.run_fields import stands_at
-from norvash.store.records import record_of
+from norvash.store.record.records import record_of
 
 NOON = datetime(2026, 6, 1, 12)
 

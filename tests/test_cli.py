@@ -14,9 +14,9 @@ from norvash.certificate import ends
 from norvash.cli import main
 from norvash.config import Settings, check_allowed
 from norvash.errors import InputError
-from norvash.store.database import connect
-from norvash.store.ready import migrate
-from norvash.work.access import redeem
+from norvash.store.file.database import connect
+from norvash.store.file.ready import migrate
+from norvash.work.access.members import redeem
 
 DATA = Path(__file__).parent / "data/forecast.json"
 

@@ -222,8 +222,9 @@ AT_THE_START = """
 core.brush.gauge_line core.commutator.bars core.commutator.figures_after_cut core.commutator.tools
 core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign core.diagnosis.signs core.forecast.set_forecast
 core.state.motor_state core.state.policy core.state.rising core.state.round core.state.ruler core.use.log_entry
-core.use.rate core.use.season core.verdict.line_figure core.windings.circuits drawing.carbon_ruler drawing.date_span
-drawing.finding_picture drawing.grade_mark drawing.inks drawing.svg
+core.use.rate core.use.season core.verdict.line_figure core.windings.circuits drawing.brush
+drawing.brush.carbon_ruler drawing.brush.finding_picture drawing.days drawing.days.date_span drawing.inks
+drawing.scales drawing.scales.grade_mark drawing.svg
 """
 ROOMS = (
     "bearings",
@@ -243,6 +244,8 @@ ROOMS = (
 # What a module of the core imports inside a function, and why that is put off.
 PUT_OFF = {
     ("state.ruler", "brush.gauged"): "drawing",
+    ("judging.refusing", "judging.commutator.cut_made"): "judging",
+    ("judging.refusing", "judging.commutator.slots_here"): "judging",
     ("planning.shop_table", "forecast.model"): "numpy and scipy",
     ("judging.before.stage", "judging.before.measured"): "judging",
     ("judging.brushes.stage", "judging.brushes.values"): "judging",

@@ -5,8 +5,8 @@ from pathlib import Path
 
 from norvash.exchange.visit_export import _BY_JOB
 from norvash.web.app import _API, _PAGES
-from norvash.web.motor_drawings import _MAKERS
-from norvash.work.may import MAY
+from norvash.web.drawn.motor import _MAKERS
+from norvash.work.act.may import MAY
 
 ROOT = Path(__file__).parent.parent
 WEB = ROOT / "src/norvash/web"

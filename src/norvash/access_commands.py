@@ -9,7 +9,7 @@ from datetime import datetime
 from pathlib import Path
 from types import MappingProxyType
 
-from norvash.store.database import Connection
+from norvash.store.file.database import Connection
 from norvash.visit_commands import there
 
 
@@ -37,9 +37,9 @@ def said(conn: Connection, what: str, given: Mapping[str, str], now: datetime) -
 
     Raises: InputError, NotFound, Conflict.
     """
-    from norvash.store import access
-    from norvash.work.access import end_all, give_code, give_role, member_named
-    from norvash.work.acting import Act
+    from norvash.store.access import members as access
+    from norvash.work.access.members import end_all, give_code, give_role, member_named
+    from norvash.work.act.acting import Act
 
     if what == "list":
         for m in access.list_members(conn):
@@ -63,9 +63,9 @@ def said(conn: Connection, what: str, given: Mapping[str, str], now: datetime) -
 
 def _added(conn: Connection, given: Mapping[str, str], now: datetime) -> str:
     """Add a person in the name of a lead, the first person where there is none; return what is said of it."""
-    from norvash.store import access
-    from norvash.work.access import add_member, give_code
-    from norvash.work.acting import Act
+    from norvash.store.access import members as access
+    from norvash.work.access.members import add_member, give_code
+    from norvash.work.act.acting import Act
 
     members = access.list_members(conn)
     by = next((m for m in members if m.role == "lead"), members[0] if members else None)
@@ -78,8 +78,8 @@ def _added(conn: Connection, given: Mapping[str, str], now: datetime) -> str:
 
 def people(given: argparse.Namespace) -> None:
     """List people, add one, give a code or a role, end sessions."""
-    from norvash.store.database import connect
-    from norvash.store.ready import prepare
+    from norvash.store.file.database import connect
+    from norvash.store.file.ready import prepare
 
     prepare(there(given.db))
     with closing(connect(given.db, made=True)) as conn:

@@ -13,7 +13,7 @@ from typing import Any
 
 from norvash import access_commands, visit_commands
 from norvash.errors import NorvashError, SeveralErrors
-from norvash.store.trouble import DatabaseError, trouble_of
+from norvash.store.file.trouble import DatabaseError, trouble_of
 from norvash.visit_commands import there
 
 _DEMO_DB = Path("var/demo.db")
@@ -48,9 +48,9 @@ def _run(given: dict[str, Any], allow: list[str]) -> None:
 
     from norvash.config import Settings, check_allowed
     from norvash.web.app import create_app
-    from norvash.web.logs import start_log
-    from norvash.web.serving import Announcing, server_config
-    from norvash.web.warming import warm
+    from norvash.web.served.logs import start_log
+    from norvash.web.served.serving import Announcing, server_config
+    from norvash.web.served.warming import warm
 
     settings = Settings.with_environment(**given, allowed_hosts=tuple(allow))
     host, names = settings.host, check_allowed(settings.host, settings.allowed_hosts, secure=settings.is_secure)
@@ -74,7 +74,7 @@ def _run(given: dict[str, Any], allow: list[str]) -> None:
 
 def serve(given: argparse.Namespace) -> None:
     """Serve a database of your own."""
-    from norvash.store.lock import held_alone
+    from norvash.store.file.lock import held_alone
 
     said = {n: getattr(given, n) for n in ("db", "host", "port", "gauge", "meter")} | {"idle_h": given.idle}
     if given.tls is not None:
@@ -88,7 +88,7 @@ def demo(given: argparse.Namespace) -> None:
     from norvash.demo.fleet import GAUGE_VALUES, METER_VALUES
     from norvash.demo.shipped import prepare
     from norvash.devices.gauge_process import standin
-    from norvash.store.lock import held_alone
+    from norvash.store.file.lock import held_alone
 
     with held_alone(given.db, "being served"), standin(GAUGE_VALUES) as gauge, standin(METER_VALUES) as meter:
         print(f"Demo data: {prepare(given.db, reset=given.reset)}", flush=True)
@@ -98,7 +98,7 @@ def demo(given: argparse.Namespace) -> None:
 
 def check(given: argparse.Namespace) -> int:
     """Check that a database is whole; nothing is written, and it may be served meanwhile."""
-    from norvash.store.ready import look_at
+    from norvash.store.file.ready import look_at
 
     found = look_at(there(given.db), thoroughly=True)
     for line in found.faults:
@@ -113,7 +113,7 @@ def check(given: argparse.Namespace) -> int:
 
 def backup(given: argparse.Namespace) -> None:
     """Copy a database into one file, as it stands at this moment; people may go on writing."""
-    from norvash.store.copies import back_up
+    from norvash.store.file.copies import back_up
 
     size = back_up(there(given.db), given.file)
     print(f"{given.file} holds all of {given.db}, checked: {size / 1000:.0f} kB.")
@@ -121,7 +121,7 @@ def backup(given: argparse.Namespace) -> None:
 
 def restore(given: argparse.Namespace) -> None:
     """Put a backup in the place of a database, once it is checked; what stood there is kept."""
-    from norvash.store.copies import restore as put_back
+    from norvash.store.file.copies import restore as put_back
 
     kept = put_back(given.file, given.db, datetime.now())
     print(f"{given.db} is now what {given.file} holds." + (f" What stood there is kept as {kept}." if kept else ""))
@@ -143,7 +143,7 @@ def one_sum(given: argparse.Namespace) -> None:
     """Work out one sum: JSON in, JSON out; without a name, list the sums."""
     from norvash.core.rules.catalogue import shipped
     from norvash.core.sums.catalogue import SUMS
-    from norvash.work.sums import answer
+    from norvash.work.pages.sums import answer
 
     if not given.name:
         for entry in SUMS.values():
@@ -189,8 +189,8 @@ def prove(given: argparse.Namespace) -> None:
 
 def _rules_of(db: Path) -> Any:
     from norvash.core.rules.book import MotorRules
-    from norvash.store.ready import open_to_read
-    from norvash.work.rulebook import rulebook
+    from norvash.store.file.ready import open_to_read
+    from norvash.work.reading.rulebook import rulebook
 
     with closing(open_to_read(there(db))) as conn:
         return MotorRules(rulebook(conn))

@@ -21,7 +21,7 @@ def there(db: Path) -> Path:
 def sheet_export(given: argparse.Namespace) -> None:
     """Write a sheet as the file that plays it."""
     from norvash.exchange.visit_export import export_text
-    from norvash.store.ready import open_to_read
+    from norvash.store.file.ready import open_to_read
 
     with closing(open_to_read(there(given.db))) as conn:
         print(export_text(conn, given.id))
@@ -30,7 +30,7 @@ def sheet_export(given: argparse.Namespace) -> None:
 def sheet_measured(given: argparse.Namespace) -> None:
     """Write what was measured on a sheet as CSV: of a signed one as it was kept with its signature."""
     from norvash.exchange.measured_csv import measured_csv
-    from norvash.store.ready import open_to_read
+    from norvash.store.file.ready import open_to_read
 
     with closing(open_to_read(there(given.db))) as conn:
         print(measured_csv(conn, given.id, date.today()).decode("utf-8-sig"), end="")

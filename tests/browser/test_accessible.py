@@ -14,7 +14,7 @@ from playwright.sync_api import Browser, Page, Route
 
 from live import served
 from norvash.core.stages.catalogue import STAGE_BY_ID
-from norvash.store.database import connect
+from norvash.store.file.database import connect
 from seen import ready
 
 pytestmark = pytest.mark.browser

@@ -9,7 +9,7 @@ from playwright.sync_api import BrowserContext, Locator, Page, expect
 
 from conftest import Shop
 from live import Watch
-from norvash.store import use
+from norvash.store.record import use
 from seen import main, press
 
 pytestmark = pytest.mark.browser

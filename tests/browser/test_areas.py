@@ -8,7 +8,7 @@ from playwright.sync_api import Locator, Page, expect
 
 from conftest import Shop
 from live import Watch
-from norvash.store import use
+from norvash.store.record import use
 from seen import brush, line, main, press, row
 
 pytestmark = pytest.mark.browser

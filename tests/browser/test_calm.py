@@ -9,9 +9,9 @@ from conftest import Shop
 from live import Watch
 from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.core.stages.sign import STAGE as SIGN
-from norvash.work.measuring import note, record
-from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
 from seen import brush, line, main, press, tab_on
 
 pytestmark = pytest.mark.browser

@@ -10,10 +10,10 @@ from playwright.sync_api import Browser, BrowserContext, Locator, Page, Route, e
 
 from conftest import Shop
 from live import Watch
-from norvash.store import entries
-from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter
-from norvash.work.signing import sign
+from norvash.store.record import entries
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.signing import sign
 from seen import beside, expect_all_kept, fold, line, main, part, press, waiting
 
 pytestmark = pytest.mark.browser

@@ -10,9 +10,9 @@ from playwright.sync_api import Browser, Page, expect
 
 from conftest import Shop
 from live import Watch, served
-from norvash.store.database import connect
-from norvash.store.ready import migrate
-from norvash.work.stating import SinceTyped
+from norvash.store.file.database import connect
+from norvash.store.file.ready import migrate
+from norvash.work.motors.stating import SinceTyped
 from seen import brush, press
 
 pytestmark = pytest.mark.browser

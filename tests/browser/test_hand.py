@@ -8,8 +8,8 @@ from playwright.sync_api import Page, Route, expect
 from conftest import Shop
 from live import Watch
 from norvash.core.stages.catalogue import STAGE_BY_ID
-from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
 from seen import brush, expect_all_kept, line, main, press, ready, waiting
 
 pytestmark = pytest.mark.browser

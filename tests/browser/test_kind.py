@@ -11,8 +11,8 @@ from at_work import at_work
 from conftest import Shop
 from live import Watch
 from norvash.core.stages.catalogue import STAGE_BY_ID
-from norvash.store import use
-from norvash.work.opening import open_sheet
+from norvash.store.record import use
+from norvash.work.on_sheet.opening import open_sheet
 from seen import brush, line, main, press, press_on
 
 pytestmark = pytest.mark.browser

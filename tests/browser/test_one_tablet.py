@@ -10,9 +10,9 @@ from playwright.sync_api import Browser, Page, expect
 
 from conftest import Shop
 from live import Watch, served
-from norvash.store.access import end_sessions, give_role
-from norvash.store.database import connect
-from norvash.store.ready import migrate
+from norvash.store.access.members import end_sessions, give_role
+from norvash.store.file.database import connect
+from norvash.store.file.ready import migrate
 from seen import press, ready
 
 pytestmark = pytest.mark.browser

@@ -8,8 +8,8 @@ from playwright.sync_api import Browser, BrowserContext, Page, Route, expect
 
 from conftest import Shop, readings_on
 from live import ARGS, Watch, come_in
-from norvash.store import people
-from norvash.store.database import transaction
+from norvash.store.file.database import transaction
+from norvash.store.record import people
 from seen import brush, expect_all_kept, line, main, press, row, rows, waiting
 
 pytestmark = pytest.mark.browser

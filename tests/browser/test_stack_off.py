@@ -9,7 +9,7 @@ from conftest import Shop
 from live import Watch, served
 from norvash.core.visit.stacks import stacks_now
 from norvash.demo.in_pieces import STACK
-from norvash.work.motor_types import save_type
+from norvash.work.motors.motor_types import save_type
 from seen import expect_all_kept, main, press, press_on
 
 pytestmark = pytest.mark.browser

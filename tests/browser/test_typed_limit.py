@@ -10,7 +10,7 @@ from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
 from live import Watch, served
-from norvash.work.policing import add_policy
+from norvash.work.motors.policing import add_policy
 from seen import beside, expect_all_kept, main, press, tab_on
 
 pytestmark = pytest.mark.browser

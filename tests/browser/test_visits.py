@@ -13,8 +13,8 @@ from conftest import Shop, readings_on
 from live import Watch, come_in, served
 from norvash.devices.gauge_process import standin
 from norvash.devices.gauge_standin import press as on_gauge
-from norvash.store import people
-from norvash.store.database import transaction
+from norvash.store.file.database import transaction
+from norvash.store.record import people
 from seen import (
     beside,
     broken,

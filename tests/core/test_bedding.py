@@ -12,10 +12,10 @@ from norvash.core.rules.catalogue import shipped
 from norvash.core.running.bedding import bedding, most_a
 from norvash.core.running.plan import ToBed, run_in_plan
 from norvash.core.running.series import LowRun, SeriesMotor, series_motor
-from norvash.core.sums.loading import for_class
-from norvash.core.sums.proving import InrushIn, inrush
-from norvash.core.sums.running_in import SafeIn, safe_speed
-from norvash.core.sums.turning import RegreaseIn, regrease
+from norvash.core.sums.brush.loading import for_class
+from norvash.core.sums.running.proving import InrushIn, inrush
+from norvash.core.sums.running.running_in import SafeIn, safe_speed
+from norvash.core.sums.shaft.turning import RegreaseIn, regrease
 from norvash.core.supply.inrush import Standstill, section_mm2, standstill_ohm
 from norvash.errors import InputError
 

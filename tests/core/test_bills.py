@@ -19,7 +19,7 @@ from norvash.core.stages.ways import barred_by, tasks_of_way
 from norvash.core.visit.bill import read_bill, read_parts
 from norvash.core.visit.offered import offered
 from norvash.errors import InputError
-from norvash.store.records import kept, record_of
+from norvash.store.record.records import kept, record_of
 
 TODAY = date(2026, 11, 28)
 HERE = Currency()

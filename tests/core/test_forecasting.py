@@ -29,8 +29,8 @@ from norvash.core.state.motor_state import BrushSet, MotorState
 from norvash.core.state.round import Round
 from norvash.core.use.rate import rate_of_use
 from norvash.core.use.season import Season, weeks_ahead
-from norvash.store import forecasts, standings
-from norvash.work.standing import catch_up
+from norvash.store.record import forecasts, standings
+from norvash.work.reading.standing import catch_up
 from states import T0, a_round, foreseen, ruled, state
 from whole import assert_nothing_moved
 

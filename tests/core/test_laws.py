@@ -41,7 +41,7 @@ from norvash.core.windings.field_coils import CoilTest, judge_coils
 from norvash.core.windings.heat import HeatHeld, judge_heat
 from norvash.core.windings.insulation import MACHINES, EarthTest, judge_insulation
 from norvash.core.windings.polarization import judge_polarization
-from norvash.work.sums import work_out_typed
+from norvash.work.pages.sums import work_out_typed
 from small_sheets import facts, sheet
 
 RULES = shipped()

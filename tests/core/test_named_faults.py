@@ -5,7 +5,7 @@ from typing import Any
 import pytest
 
 from norvash.core.rules.book import MotorRules
-from norvash.work.sums import answer
+from norvash.work.pages.sums import answer
 from sum_inputs import EVEN, HOIST, LADDER, SHORT
 
 # Sum, what was given, what the answer holds, what it says and what it never says.
@@ -389,7 +389,7 @@ def test_what_must_be_said(
 
 @pytest.mark.parametrize("typed", ["8 mm", "0.8 cm", "8000 µm", "0.31496063 in", "314.96063 thou", "7.9999999999 mm"])
 def test_a_length_on_its_limit_is_out_of_service_in_every_unit(typed: str, rules: MotorRules) -> None:
-    from norvash.work.sums import work_out_typed
+    from norvash.work.pages.sums import work_out_typed
 
     _, got = work_out_typed("usable-carbon", {"length_mm": typed, "new_mm": "22", "limit_mm": "8 mm"}, rules)
     assert (got.stage, got.usable) == ("stop", 0.0)

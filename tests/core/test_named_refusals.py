@@ -6,7 +6,7 @@ import pytest
 
 from norvash.core.rules.book import MotorRules
 from norvash.errors import InputError
-from norvash.work.sums import answer
+from norvash.work.pages.sums import answer
 from sum_inputs import EVEN, LIMIT, SHORT
 
 # Sum, what was given, and the input at which it is refused.

@@ -11,8 +11,8 @@ from norvash.core.parts.compare import Offer, compared
 from norvash.core.parts.machine import Machine
 from norvash.core.parts.sizes import KINDS, OF_KIND, Kind, Sizes
 from norvash.core.rules.catalogue import shipped
-from norvash.core.sums.fits import KINDS as FITS
-from norvash.core.sums.fits import OneFitIn, fit
+from norvash.core.sums.shaft.fits import KINDS as FITS
+from norvash.core.sums.shaft.fits import OneFitIn, fit
 from norvash.errors import InputError
 
 RULES = shipped()

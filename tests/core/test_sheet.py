@@ -48,7 +48,7 @@ from norvash.core.visit.proving import said_by
 from norvash.core.visit.typed import read_entry
 from norvash.core.visit.visit import Visit
 from norvash.core.visit.work_list import work_list
-from norvash.drawing.finding_picture import finding_picture
+from norvash.drawing.brush.finding_picture import finding_picture
 from norvash.errors import InputError
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, facts, sheet
 from states import TODAY, a_round, ruled, standing, state

@@ -40,7 +40,7 @@ from norvash.core.visit.gating import gate_now
 from norvash.core.visit.progress import progress
 from norvash.core.visit.walk import how_far_open, open_permits, upstream
 from norvash.errors import InputError, NorvashError
-from norvash.store.records import kept as as_kept
+from norvash.store.record.records import kept as as_kept
 from sheet_cases import COPPER, LINES, PARTS, STATES, VISITS
 from small_sheets import BEFORE, NOON, SPRUNG, VOICES, about_before, cut, facts, sheet
 from states import TODAY

@@ -9,7 +9,7 @@ import pytest
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.errors import InputError, NotFound, SeveralErrors
-from norvash.work.sums import answer, model, work_out_typed
+from norvash.work.pages.sums import answer, model, work_out_typed
 from whole import assert_nothing_moved
 
 CASES = json.loads((Path(__file__).parent.parent / "data/sums.json").read_text())

@@ -8,7 +8,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.core.sums.registry import Sum
 from norvash.errors import InputError
-from norvash.work.sums import answer
+from norvash.work.pages.sums import answer
 from whole import assert_no_word_moved, kept
 
 TABLE = {

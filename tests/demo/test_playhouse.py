@@ -18,13 +18,13 @@ from norvash.demo.machine import KINDS
 from norvash.demo.playhouse import fill, play
 from norvash.demo.shipped import PACKED, prepare, unpack
 from norvash.errors import NorvashError
-from norvash.store import standings
-from norvash.store.database import Connection, connect
-from norvash.store.ready import migrate
-from norvash.work.bench import bench
-from norvash.work.hours_book import latest_entries
-from norvash.work.motor_page import MotorPage, motor_page
-from norvash.work.sheet_page import sheet_page
+from norvash.store.file.database import Connection, connect
+from norvash.store.file.ready import migrate
+from norvash.store.record import standings
+from norvash.work.pages.bench import bench
+from norvash.work.pages.hours_book import latest_entries
+from norvash.work.pages.motor import MotorPage, motor_page
+from norvash.work.reading.sheet_now import sheet_now
 from whole import assert_no_word_moved
 
 
@@ -93,7 +93,7 @@ def test_special_records(house: Connection) -> None:
     assert MEASURED_BY.of(shown(house, "H-01").context.figures) == "depth"
     half = shown(house, "T-15").open_sheet
     assert half is not None
-    assert sheet_page(house, half.id, DEMO_DAY).cause is not None
+    assert sheet_now(house, half.id, DEMO_DAY).cause is not None
     unopened = shown(house, "A-09").sheets[0]
     assert (unopened.signed["word"], unopened.signed["open"]) == ("Not opened", [])
     assert "switch" in str(unopened.signed["sentence"])
@@ -115,7 +115,7 @@ def test_special_records(house: Connection) -> None:
         ("earth.open", "done not proven"),
     ]
     mill = shown(house, "A-11")
-    assert ADDITION.of(sheet_page(house, mill.sheets[0].id, DEMO_DAY).sheet, 1).startswith("ran a full evening")
+    assert ADDITION.of(sheet_now(house, mill.sheets[0].id, DEMO_DAY).sheet, 1).startswith("ran a full evening")
     assert mill.context.rules.choice("school.old-or-new").key == "keep"
     spoken = {
         tag: {c.finding.id for c in shown(house, tag).found.conditions} for tag in ("W-01", "R-01", "P-01", "G-01")

@@ -18,11 +18,11 @@ from norvash.core.judging.windings.measured import InsulationTest
 from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.windings.insulation import r40_megohm
-from norvash.drawing.bar_map import Mapped, bar_map, rows_of
-from norvash.drawing.bearing_section import bearing_section
-from norvash.drawing.cut_section import cut_section
-from norvash.drawing.insulation_trend import insulation_trend
-from norvash.drawing.run_out_rose import run_out_rose
+from norvash.drawing.commutator.bar_map import Mapped, bar_map, rows_of
+from norvash.drawing.commutator.cut_section import cut_section
+from norvash.drawing.commutator.run_out_rose import run_out_rose
+from norvash.drawing.running.insulation_trend import insulation_trend
+from norvash.drawing.shaft.bearing_section import bearing_section
 from norvash.drawing.svg import Drawing
 
 SVG = "{http://www.w3.org/2000/svg}"

@@ -14,23 +14,23 @@ from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.rules.catalogue import shipped
 from norvash.core.state.ruler import ruler_from, ruler_of
 from norvash.core.verdict.judging import findings
-from norvash.drawing.band_scale import Banded, band_scale
-from norvash.drawing.brush_sheet import BrushPlan, brush_sheet
-from norvash.drawing.carbon_ruler import carbon_ruler
-from norvash.drawing.cause_bars import cause_bars
-from norvash.drawing.date_span import TimeAxis, axis_head, date_span
-from norvash.drawing.end_view import EndBrush, EndPlate, end_view
-from norvash.drawing.face_contact import Contact, face_contact
-from norvash.drawing.grade_mark import grade_mark
-from norvash.drawing.grade_scale import grade_scale
-from norvash.drawing.interval_grid import interval_grid
-from norvash.drawing.life_line import life_line
-from norvash.drawing.outlook_river import Flow, outlook_river
-from norvash.drawing.past_bands import past_bands
-from norvash.drawing.speed_ladder import speed_ladder_drawn
+from norvash.drawing.brush.brush_sheet import BrushPlan, brush_sheet
+from norvash.drawing.brush.carbon_ruler import carbon_ruler
+from norvash.drawing.brush.face_contact import Contact, face_contact
+from norvash.drawing.brush.grade_scale import grade_scale
+from norvash.drawing.brush.wear_bars import wear_bars
+from norvash.drawing.commutator.end_view import EndBrush, EndPlate, end_view
+from norvash.drawing.days.date_span import TimeAxis, axis_head, date_span
+from norvash.drawing.days.interval_grid import interval_grid
+from norvash.drawing.days.life_line import life_line
+from norvash.drawing.days.outlook_river import Flow, outlook_river
+from norvash.drawing.days.past_bands import past_bands
+from norvash.drawing.days.use_curve import use_curve
+from norvash.drawing.running.speed_ladder import speed_ladder_drawn
+from norvash.drawing.scales.band_scale import Banded, band_scale
+from norvash.drawing.scales.cause_bars import cause_bars
+from norvash.drawing.scales.grade_mark import grade_mark
 from norvash.drawing.svg import Drawing
-from norvash.drawing.use_curve import use_curve
-from norvash.drawing.wear_bars import wear_bars
 from states import T0, TODAY, a_round, foreseen, state
 
 FLOWS = (

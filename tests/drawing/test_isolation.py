@@ -7,7 +7,7 @@ import pytest
 
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.stages.gates import METHODS, SAFE, usual_method
-from norvash.drawing.isolation import Place, isolation
+from norvash.drawing.running.isolation import Place, isolation
 from norvash.web.stages.safe import PLACES
 from small_sheets import facts
 

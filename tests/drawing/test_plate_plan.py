@@ -6,8 +6,8 @@ from math import inf
 import pytest
 
 from norvash.core.motor.positions import alternating, even_positions, polarity_clashes
-from norvash.drawing.gap_profile import gap_profile
-from norvash.drawing.plate_plan import plate_plan
+from norvash.drawing.brush.gap_profile import gap_profile
+from norvash.drawing.brush.plate_plan import plate_plan
 
 # By number of boxes: the signs round the commutator as they were read, and which boxes are marked.
 PLATES = {

@@ -16,9 +16,9 @@ from norvash.errors import InputError
 from norvash.exchange.hours_csv import Match, guessed, match_of, read_lines
 from norvash.exchange.interval_tables import table_as_csv, table_from_csv
 from norvash.exchange.sheets import number, read_sheet, write_sheet
-from norvash.store import standings, use
-from norvash.work.importing import judge, take
-from norvash.work.standing import catch_up
+from norvash.store.record import standings, use
+from norvash.work.motors.importing import judge, take
+from norvash.work.reading.standing import catch_up
 from pages import act_id
 
 PLAIN = "tag;day;counter\nX-01;2025-10-10;120\nX-01;2025-10-17;130,5\n"

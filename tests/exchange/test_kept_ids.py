@@ -15,25 +15,25 @@ from norvash.core.sheet.moved import Explained
 from norvash.errors import NorvashError
 from norvash.exchange.visit_play import act_ids
 from norvash.exchange.visit_read import read_visit
-from norvash.work.acting import Act
-from norvash.work.changing_figures import change_figures, state_figures
-from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record
-from norvash.work.new_set import Fitting, fit_new_set
-from norvash.work.noting import enter_notes
-from norvash.work.noting_tables import take_back_notes
-from norvash.work.opening import make_whole, open_sheet
-from norvash.work.policing import add_policy, add_window, end_policy
-from norvash.work.renewing import renew_brushes
-from norvash.work.retiring import take_back_into_use
-from norvash.work.ruling import clear_rule, set_rule, set_school
-from norvash.work.settling import settle_doubt, take_back_answer
-from norvash.work.settling_sight import settle_sight
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
-from norvash.work.signing import add_to_signed, sign
-from norvash.work.stating import SinceTyped, state_since
-from norvash.work.undoing import undo
+from norvash.work.act.acting import Act
+from norvash.work.motors.changing_figures import change_figures, state_figures
+from norvash.work.motors.logging_use import log_use, take_back
+from norvash.work.motors.policing import add_policy, add_window, end_policy
+from norvash.work.motors.retiring import take_back_into_use
+from norvash.work.motors.ruling import clear_rule, set_rule, set_school
+from norvash.work.motors.stating import SinceTyped, state_since
+from norvash.work.notes.noting import enter_notes
+from norvash.work.notes.noting_tables import take_back_notes
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import Fitting, fit_new_set
+from norvash.work.on_sheet.opening import make_whole, open_sheet
+from norvash.work.on_sheet.renewing import renew_brushes
+from norvash.work.on_sheet.settling import settle_doubt, take_back_answer
+from norvash.work.on_sheet.settling_sight import settle_sight
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
+from norvash.work.on_sheet.signing import add_to_signed, sign
+from norvash.work.on_sheet.undoing import undo
 
 KEPT = Path(__file__).parent.parent / "data/kept_ids.json"
 FILES = sorted((Path(__file__).parent.parent / "jobs").glob("*.json"))

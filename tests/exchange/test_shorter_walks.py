@@ -12,7 +12,7 @@ import pytest
 
 from judged import judgements
 from norvash.exchange.visit_play import play_file
-from norvash.store.database import connect
+from norvash.store.file.database import connect
 
 JOBS = Path(__file__).parent.parent / "jobs"
 SHORTER = sorted(p.stem for p in (JOBS / "shorter").glob("*.json"))

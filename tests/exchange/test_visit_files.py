@@ -18,13 +18,13 @@ from norvash.exchange.json_text import read_json
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import act_ids, play_file, words_of
 from norvash.exchange.visit_read import MOST_ENTRIES, read_visit
-from norvash.store import people
-from norvash.store.database import Connection, connect
-from norvash.store.motors import find_tagged
-from norvash.store.people import last_act_at, list_acts
-from norvash.work.loading import load
-from norvash.work.sheet_told import sheet_told
-from norvash.work.stating import SinceTyped
+from norvash.store.file.database import Connection, connect
+from norvash.store.record import people
+from norvash.store.record.motors import find_tagged
+from norvash.store.record.people import last_act_at, list_acts
+from norvash.work.motors.stating import SinceTyped
+from norvash.work.reading.loading import load
+from norvash.work.told.sheet import sheet_told
 from pages import opened
 from test_house import run
 from told_jobs import TOLD

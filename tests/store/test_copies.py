@@ -15,11 +15,11 @@ import pytest
 
 from conftest import NOW, Shop
 from norvash.errors import Conflict, NorvashError
-from norvash.store import motors
-from norvash.store.copies import back_up, restore
-from norvash.store.database import connect, fold_in
-from norvash.store.lock import held_alone
-from norvash.store.ready import look_at, migrate, prepare
+from norvash.store.file.copies import back_up, restore
+from norvash.store.file.database import connect, fold_in
+from norvash.store.file.lock import held_alone
+from norvash.store.file.ready import look_at, migrate, prepare
+from norvash.store.record import motors
 
 
 def tags(path: Path) -> list[str]:
@@ -160,7 +160,7 @@ def test_a_damaged_database_is_told_from_a_whole_one_and_stays_as_it_is(shop: Sh
 HOLD = """
 import sys, time
 from pathlib import Path
-from norvash.store.lock import held_alone
+from norvash.store.file.lock import held_alone
 with held_alone(Path(sys.argv[1]), "being served"):
     print("held", flush=True)
     time.sleep(60)

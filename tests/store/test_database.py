@@ -7,9 +7,9 @@ import pytest
 
 from conftest import Shop
 from norvash.errors import NorvashError
-from norvash.store.database import connect, transaction
-from norvash.store.ready import migrate
-from norvash.store.steps import steps
+from norvash.store.file.database import connect, transaction
+from norvash.store.file.ready import migrate
+from norvash.store.file.steps import steps
 
 
 def test_the_schema_is_strict_and_named_by_unit(shop: Shop) -> None:

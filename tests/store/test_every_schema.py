@@ -11,12 +11,12 @@ from pathlib import Path
 import pytest
 
 from norvash.core.state.round import Measured, Round
-from norvash.store import access
-from norvash.store.database import connect
-from norvash.store.ready import migrate
-from norvash.store.steps import steps
-from norvash.work.context import Context
-from norvash.work.loading import load
+from norvash.store.access import members as access
+from norvash.store.file.database import connect
+from norvash.store.file.ready import migrate
+from norvash.store.file.steps import steps
+from norvash.work.reading.context import Context
+from norvash.work.reading.loading import load
 from pages import MOTOR
 from signing_in import browser
 

@@ -9,19 +9,19 @@ from pathlib import Path
 import pytest
 
 from conftest import Shop
-from norvash.store import use
-from norvash.store.database import connect
-from norvash.work.acting import Act
-from norvash.work.logging_use import log_use
-from norvash.work.standing import catch_up
+from norvash.store.file.database import connect
+from norvash.store.record import use
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use
+from norvash.work.reading.standing import catch_up
 
 WORKER = """
 import sys
 from datetime import datetime, timedelta
 from pathlib import Path
-from norvash.store.database import connect
-from norvash.work.acting import Act
-from norvash.work.logging_use import log_use
+from norvash.store.file.database import connect
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use
 conn, at = connect(Path(sys.argv[1])), datetime(2026, 1, 1)
 for i in range(100_000):
     act = Act(f"cut-act-{i:06d}", "person-of-test", at + timedelta(hours=i))

@@ -14,12 +14,12 @@ import pytest
 from conftest import NOW, Shop
 from norvash import store
 from norvash.errors import Conflict, NorvashError
-from norvash.store.copies import back_up, restore
-from norvash.store.database import connect, fold_in
-from norvash.store.lock import held_alone
-from norvash.store.ready import look_at, prepare
-from norvash.store.steps import KNOWN_OBJECTS, lend_functions, steps
-from norvash.store.whole import digest_of, objects_of, objects_of_version, schema_faults
+from norvash.store.file.copies import back_up, restore
+from norvash.store.file.database import connect, fold_in
+from norvash.store.file.lock import held_alone
+from norvash.store.file.ready import look_at, prepare
+from norvash.store.file.steps import KNOWN_OBJECTS, lend_functions, steps
+from norvash.store.file.whole import digest_of, objects_of, objects_of_version, schema_faults
 
 EARLIER = Path(__file__).parent.parent / "data/record_of_schema_5.sql"
 OBJECTS = Path(store.__file__).parent / "schema/objects.txt"
@@ -115,11 +115,11 @@ from starlette.testclient import TestClient
 from norvash.cli import main
 from norvash.config import Settings
 from norvash.errors import NorvashError
-from norvash.store.copies import back_up
-from norvash.store.database import connect
-from norvash.store.lock import held_alone
-from norvash.store.database import connect
-from norvash.store.ready import look_at, open_to_read, prepare
+from norvash.store.file.copies import back_up
+from norvash.store.file.database import connect
+from norvash.store.file.lock import held_alone
+from norvash.store.file.database import connect
+from norvash.store.file.ready import look_at, open_to_read, prepare
 from norvash.web.app import create_app
 db, out = Path(sys.argv[1]), Path(sys.argv[2])
 
@@ -246,7 +246,7 @@ FULL = """
 import resource, sys
 from pathlib import Path
 from norvash.errors import NorvashError
-from norvash.store.copies import back_up
+from norvash.store.file.copies import back_up
 resource.setrlimit(resource.RLIMIT_FSIZE, (40_000, 40_000))
 try:
     back_up(Path(sys.argv[1]), Path(sys.argv[2]))

@@ -10,13 +10,13 @@ from starlette.testclient import TestClient
 from conftest import Shop, readings_on
 from norvash.config import Settings, check_allowed
 from norvash.errors import InputError
-from norvash.store import use
-from norvash.store.database import connect
+from norvash.store.file.database import connect
+from norvash.store.record import use
 from norvash.web.app import create_app
-from norvash.web.deps import SESSION_COOKIE
-from norvash.web.security import Refused, check_origin
-from norvash.work.acting import Act
-from norvash.work.logging_use import log_use
+from norvash.web.door.security import Refused, check_origin
+from norvash.web.served.deps import SESSION_COOKIE
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use
 from pages import come_in
 
 NASTY = (

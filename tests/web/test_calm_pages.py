@@ -13,14 +13,14 @@ from norvash.core.motor.figure_fields import BARS, BY_NAME, SPEED_TAPS
 from norvash.core.rules.book import CLASSES
 from norvash.core.rules.catalogue import RULES
 from norvash.core.stages.catalogue import STAGES
-from norvash.store import people, standings
-from norvash.store.database import connect
-from norvash.web.deps import SESSION_COOKIE
-from norvash.work.bench import row_of
-from norvash.work.loading import load
-from norvash.work.motor_page import motor_page
-from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter
+from norvash.store.file.database import connect
+from norvash.store.record import people, standings
+from norvash.web.served.deps import SESSION_COOKIE
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.pages.bench import row_of
+from norvash.work.pages.motor import motor_page
+from norvash.work.reading.loading import load
 from pages import come_in, opened
 
 # The longest line that still stands on two lines of a bench's screen, and the most words of it that are not a person's.

@@ -11,10 +11,10 @@ from starlette.testclient import TestClient
 
 from at_work import at_work
 from conftest import Shop
-from norvash.store import entries
-from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
+from norvash.store.record import entries
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
 
 FIGURES = {
     "commutator_d_mm": "98",

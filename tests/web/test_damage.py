@@ -9,7 +9,7 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.store.database import connect
+from norvash.store.file.database import connect
 from pages import MOTOR, act_id, opened
 
 _PAGE = 4096

@@ -17,16 +17,16 @@ from norvash.core.stages.commutator.cut import CUT_DONE
 from norvash.core.stages.commutator.run_out import RUN_OUT
 from norvash.core.stages.decide import decision
 from norvash.errors import Conflict
-from norvash.store import entries
-from norvash.store.database import Connection, connect
-from norvash.store.ready import prepare
-from norvash.store.records import kept
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.measuring import note
-from norvash.work.motor_page import motor_page
-from norvash.work.sheet_page import sheet_page
-from norvash.work.sheets import enter
+from norvash.store.file.database import Connection, connect
+from norvash.store.file.ready import prepare
+from norvash.store.record import entries
+from norvash.store.record.records import kept
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.measuring import note
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.pages.motor import motor_page
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_now import sheet_now
 from pages import opened
 
 KEPT = Path(__file__).parent.parent / "data/record_of_schema_5.sql"
@@ -129,14 +129,14 @@ def test_what_was_put_off_or_left_open_is_a_life_with_its_sheet_its_person_and_i
 
 
 def test_records_are_read_as_values_and_written_as_they_were(conn: Connection) -> None:
-    before = sheet_page(conn, SIGNED, date(2026, 6, 21)).sheet
+    before = sheet_now(conn, SIGNED, date(2026, 6, 21)).sheet
     cut, put_off = CUT_DONE.given(before), decision("lead.taut").given(before, 1)
     assert cut is not None
     assert cut.cut is not None
     assert put_off is not None
     assert put_off.put_off is not None
     assert (cut.cut.after_diameter_mm, cut.cut.sunk_radial_mm, put_off.put_off.who) == (56.5, 0.25, "Bram")
-    now = sheet_page(conn, OPEN, date(2026, 6, 21)).sheet
+    now = sheet_now(conn, OPEN, date(2026, 6, 21)).sheet
     assert (sorted(BAR_MAP.of(now))[:2], len(RUN_OUT.of(now)), RUN_OUT.of(now)[1]) == ([3, 26], 45, None)
     rows = conn.execute("select id, sheet_id, field, place, more_json from entry where replaced_by is null").fetchall()
     written = {sheet: entries.list_entries(conn, sheet) for sheet in (SIGNED, OPEN)}

@@ -23,13 +23,13 @@ from norvash.core.stages.commutator.cut_limits import LIMITS
 from norvash.core.text.texts import compared
 from norvash.core.visit.walk import stages_of
 from norvash.demo.fleet import DEMO_DAY, MACHINES
-from norvash.store import motors, sheets
-from norvash.store.database import connect
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.opening import open_sheet
-from norvash.work.sheet_state import put_together
-from norvash.work.signing import sign
+from norvash.store.file.database import connect
+from norvash.store.record import motors, sheets
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.signing import sign
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_state import put_together
 from pages import opened
 
 # Shown only once something else has happened on the sheet, or until it has: brushes that are run in are in.

@@ -11,9 +11,9 @@ from norvash.core.motor.figure_fields import NEW_MM, RUN_IN_SHARE
 from norvash.core.stages.brushes.springs import SPRING_FORCE
 from norvash.core.stages.commutator.bar_test import BAR_TEST_NOISE
 from norvash.core.stages.polarity import BOX
-from norvash.store import motors
-from norvash.work.loading import load
-from norvash.work.motor_types import save_type
+from norvash.store.record import motors
+from norvash.work.motors.motor_types import save_type
+from norvash.work.reading.loading import load
 from pages import act_id
 
 

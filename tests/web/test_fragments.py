@@ -12,10 +12,10 @@ from hypothesis import strategies as st
 
 from norvash.config import Settings
 from norvash.core.stages.catalogue import STAGE_BY_ID
-from norvash.store.database import connect
+from norvash.store.file.database import connect
 from norvash.web.app import create_app
-from norvash.web.deps import SESSION_COOKIE
-from norvash.web.fragments import Part, Parts
+from norvash.web.served.deps import SESSION_COOKIE
+from norvash.web.served.fragments import Part, Parts
 from norvash.web.templating import STATIC
 from pages import come_in
 

@@ -10,11 +10,11 @@ from conftest import NOW, Shop
 from full_sheet import filled
 from norvash.core.sheet.field import Pick, Quantity
 from norvash.core.stages.catalogue import FIELD_BY_ID, STAGE_BY_ID
-from norvash.store import people
-from norvash.store.database import transaction
-from norvash.work.measured_table import values_of
-from norvash.work.sheet_page import sheet_page
-from norvash.work.sheet_told import sheet_told
+from norvash.store.file.database import transaction
+from norvash.store.record import people
+from norvash.work.reading.measured_table import values_of
+from norvash.work.reading.sheet_now import sheet_now
+from norvash.work.told.sheet import sheet_told
 
 # What is judged with something else, or not moved yet, and where it is said.
 _BESIDE = {
@@ -34,7 +34,7 @@ def test_every_value_that_was_measured_stands_on_its_page_and_in_json(
     with transaction(shop.conn):
         people.change_site(shop.conn, "Test shop", NOW.date().isoformat(), datetime.now())
     sheet = filled(shop, motor_class)
-    page = sheet_page(shop.conn, sheet, NOW.date())
+    page = sheet_now(shop.conn, sheet, NOW.date())
     assert len(page.measured) > 20
     for stage in STAGE_BY_ID.values():
         text = unescape(client.get(f"/sheets/{sheet}/{stage.id}").text)
@@ -48,7 +48,7 @@ def test_every_value_that_was_measured_stands_on_its_page_and_in_json(
 
 @pytest.mark.parametrize("motor_class", ["industrial", "starter", "tool"])
 def test_every_judged_quantity_that_was_entered_is_in_something_measured(shop: Shop, motor_class: str) -> None:
-    page = sheet_page(shop.conn, filled(shop, motor_class), NOW.date())
+    page = sheet_now(shop.conn, filled(shop, motor_class), NOW.date())
     of = {entry for m in page.measured for entry in m.of}
     entered = {(f, n) for f, n, _ in page.sheet.written if isinstance(FIELD_BY_ID.get(f), Quantity)}
     telling = {(f, n) for f, n in entered if FIELD_BY_ID[f].tells}

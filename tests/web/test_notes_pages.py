@@ -8,8 +8,8 @@ from starlette.testclient import TestClient
 
 from conftest import Shop
 from norvash.core.state.motor_state import BrushSet
-from norvash.store import notes as store
-from norvash.work.loading import load
+from norvash.store.record import notes as store
+from norvash.work.reading.loading import load
 from pages import act_id, add, send
 
 SINCE = {"use_now": "80", "since_day": "2025-03-03", "since_counter": "5"}

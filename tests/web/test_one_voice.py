@@ -11,8 +11,8 @@ from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.text.words import day_words
 from norvash.core.verdict.forecast_words import due_at
 from norvash.web.api.motors import verdict
-from norvash.work.policing import add_policy
-from norvash.work.standing import refresh
+from norvash.work.motors.policing import add_policy
+from norvash.work.reading.standing import refresh
 
 LINES = {"method": "wear line", "wear_line_1_mm": "18", "wear_line_2_mm": "14", "wear_line_3_mm": "10"}
 GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}

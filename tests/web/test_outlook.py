@@ -16,12 +16,12 @@ from norvash.core.planning.hindsight import Outcome, reached, scores
 from norvash.core.planning.outlook import propose
 from norvash.core.state.motor_state import BrushSet
 from norvash.core.use.season import Window
-from norvash.store import standings
-from norvash.store.database import connect
-from norvash.web.jobs import Jobs
-from norvash.work.hindsight import how_it_did
-from norvash.work.outlook import ahead_of
-from norvash.work.standing import catch_up
+from norvash.store.file.database import connect
+from norvash.store.record import standings
+from norvash.web.served.jobs import Jobs
+from norvash.work.motors.hindsight import how_it_did
+from norvash.work.pages.outlook import ahead_of
+from norvash.work.reading.standing import catch_up
 from pages import act_id, add, send
 from states import T0, a_round
 

@@ -12,11 +12,11 @@ from starlette.testclient import TestClient
 
 from conftest import Shop, readings_on
 from norvash.config import Settings
-from norvash.store import people, standings, use
-from norvash.store.database import connect
+from norvash.store.file.database import connect
+from norvash.store.record import people, standings, use
 from norvash.web.app import create_app
-from norvash.web.deps import SESSION_COOKIE
 from norvash.web.pages.sums import as_typed
+from norvash.web.served.deps import SESSION_COOKIE
 from pages import MOTOR, ORIGIN, act_id, add, come_in, send
 
 

@@ -6,7 +6,7 @@ from typing import get_type_hints
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.catalogue import SUMS
 from norvash.web.result_table import table_of
-from norvash.work.sums import work_out
+from norvash.work.pages.sums import work_out
 
 # What stands on a sum's page elsewhere than in that table, or is for programs only.
 ELSEWHERE = (

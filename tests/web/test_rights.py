@@ -11,20 +11,20 @@ from starlette.testclient import TestClient
 from conftest import Shop
 from norvash.config import Settings
 from norvash.errors import Conflict
-from norvash.store import access
-from norvash.store.access import ROLES, Role
-from norvash.store.database import transaction
-from norvash.store.policies import list_policies
-from norvash.store.signed import ask_pin
+from norvash.store.access import members as access
+from norvash.store.access.members import ROLES, Role
+from norvash.store.access.signed import ask_pin
+from norvash.store.file.database import transaction
+from norvash.store.record.policies import list_policies
 from norvash.web.app import create_app, load_all
-from norvash.web.deps import SESSION_COOKIE
-from norvash.web.rights import RIGHTS, Need, needed
-from norvash.work.acting import Change, FromFile, InSession, once
-from norvash.work.may import MAY, NotAllowed, at_least, may
-from norvash.work.motor_types import save_type
-from norvash.work.policing import add_policy
-from norvash.work.sign_in import Device, begin
-from norvash.work.signing import sign
+from norvash.web.door.rights import RIGHTS, Need, needed
+from norvash.web.served.deps import SESSION_COOKIE
+from norvash.work.access.sign_in import Device, begin
+from norvash.work.act.acting import Change, FromFile, InSession, once
+from norvash.work.act.may import MAY, NotAllowed, at_least, may
+from norvash.work.motors.motor_types import save_type
+from norvash.work.motors.policing import add_policy
+from norvash.work.on_sheet.signing import sign
 from pages import ORIGIN, come_in
 
 WITHOUT = "nobody"

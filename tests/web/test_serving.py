@@ -17,9 +17,9 @@ from conftest import Shop
 from live import served
 from norvash.config import Settings
 from norvash.web.app import create_app
-from norvash.web.deps import SESSION_COOKIE
-from norvash.web.logs import start_log
-from norvash.web.warming import warm
+from norvash.web.served.deps import SESSION_COOKIE
+from norvash.web.served.logs import start_log
+from norvash.web.served.warming import warm
 from pages import come_in
 
 PATIENCE_S = 0.4

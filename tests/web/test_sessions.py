@@ -16,16 +16,16 @@ from conftest import Shop
 from norvash.config import Settings
 from norvash.errors import NorvashError
 from norvash.exchange.visit_play import play_file
-from norvash.store import access
-from norvash.store.access import Member
-from norvash.store.database import transaction
-from norvash.store.signed import CONFIRMED
+from norvash.store.access import members as access
+from norvash.store.access.members import Member
+from norvash.store.access.signed import CONFIRMED
+from norvash.store.file.database import transaction
 from norvash.web.app import create_app
-from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
-from norvash.work.access import add_member
-from norvash.work.attempts import Attempts, WrongSecret
-from norvash.work.may import MAY
-from norvash.work.signed_how import confirm_played, signed_how
+from norvash.web.served.deps import DEVICE_COOKIE, SESSION_COOKIE
+from norvash.work.access.attempts import Attempts, WrongSecret
+from norvash.work.access.members import add_member
+from norvash.work.act.may import MAY
+from norvash.work.told.signed_how import confirm_played, signed_how
 from pages import ORIGIN
 from signing_in import INES, WORDS, browser, code_on, lead
 
@@ -54,7 +54,7 @@ def colleague(client: TestClient, other: TestClient, role: str = "technician") -
 
 def test_every_job_says_which_role_may() -> None:
     found = {CONFIRMED}
-    for path in SOURCE.glob("*.py"):
+    for path in SOURCE.rglob("*.py"):
         text = path.read_text()
         found |= set(re.findall(r'\b(?:say|once|prepared)\(\s*conn,\s*act,\s*"([^"]+)"', text))
     assert found == set(MAY)

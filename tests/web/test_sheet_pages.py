@@ -15,10 +15,10 @@ from norvash.core.motor.classes import TEMPLATES
 from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.exchange.visit_play import play
 from norvash.exchange.visit_read import read_visit
-from norvash.store import sheets
-from norvash.work.loading import load
-from norvash.work.opening import open_sheet
-from norvash.work.signing import add_to_signed, sign
+from norvash.store.record import sheets
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.signing import add_to_signed, sign
+from norvash.work.reading.loading import load
 
 JOBS = Path(__file__).parent.parent / "jobs"
 

@@ -10,12 +10,12 @@ from starlette.testclient import TestClient
 from conftest import Shop
 from norvash.certificate import ends, make
 from norvash.config import Settings
-from norvash.store import access
-from norvash.store import signed as signatures
-from norvash.store.database import transaction
+from norvash.store.access import members as access
+from norvash.store.access import signed as signatures
+from norvash.store.file.database import transaction
 from norvash.web.app import create_app
-from norvash.web.deps import DEVICE_COOKIE, SESSION_COOKIE
-from norvash.web.serving import server_config
+from norvash.web.served.deps import DEVICE_COOKIE, SESSION_COOKIE
+from norvash.web.served.serving import server_config
 from pages import ORIGIN
 from signing_in import INES, WORDS, browser, code_on, lead
 

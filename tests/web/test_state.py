@@ -13,18 +13,18 @@ import pytest
 from starlette.testclient import TestClient
 
 from conftest import Shop
-from norvash.store.database import connect, fold_in
-from norvash.store.trouble import STATES, trouble_of
+from norvash.store.file.database import connect, fold_in
+from norvash.store.file.trouble import STATES, trouble_of
 from norvash.web.app import load_all
-from norvash.web.deps import Pool
+from norvash.web.served.deps import Pool
 from pages import MOTOR, act_id, opened
 
 Spoil = Callable[[TestClient, Path, pytest.MonkeyPatch], None]
 
 
 def busy(client: TestClient, db: Path, monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.setattr("norvash.store.database._BUSY_MS", 50)
-    monkeypatch.setattr("norvash.store.database._ALWAYS", ("busy_timeout = 50", "foreign_keys = on"))
+    monkeypatch.setattr("norvash.store.file.database._BUSY_MS", 50)
+    monkeypatch.setattr("norvash.store.file.database._ALWAYS", ("busy_timeout = 50", "foreign_keys = on"))
     client.app.state.pool.close()  # type: ignore[attr-defined]
     holder = connect(db)
     holder.execute("begin immediate")

@@ -10,8 +10,8 @@ from norvash.core.visit.walk import stages_of
 from norvash.errors import NorvashError
 from norvash.exchange.visit_play import _Player, stage_of_entry
 from norvash.exchange.visit_read import read_visit
-from norvash.store.database import connect
-from norvash.work.loading import load
+from norvash.store.file.database import connect
+from norvash.work.reading.loading import load
 from pages import opened
 from told_jobs import TOLD
 

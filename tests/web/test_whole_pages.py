@@ -9,8 +9,8 @@ from starlette.testclient import TestClient
 from conftest import NOW, Shop
 from full_sheet import filled
 from norvash.core.stages.catalogue import STAGE_BY_ID
-from norvash.store import people
-from norvash.store.database import transaction
+from norvash.store.file.database import transaction
+from norvash.store.record import people
 from told import told
 from whole import assert_no_word_moved
 

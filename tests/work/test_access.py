@@ -12,15 +12,24 @@ import pytest
 
 from conftest import Shop
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import access
-from norvash.store import signed as signatures
-from norvash.store.access import ROLES, SignedIn
-from norvash.store.database import connect
-from norvash.work.access import add_member, end_all, first_lead, give_code, give_role, has_lead, member_named, redeem
-from norvash.work.attempts import Attempts, TooSoon, WrongSecret
-from norvash.work.may import NotAllowed, at_least
-from norvash.work.secrets_kept import as_code, checked_password, checked_pin, digest, hashed, is_right, new_code
-from norvash.work.sign_in import Device, account_of, change_password, set_pin, sign_in, switch
+from norvash.store.access import members as access
+from norvash.store.access import signed as signatures
+from norvash.store.access.members import ROLES, SignedIn
+from norvash.store.file.database import connect
+from norvash.work.access.attempts import Attempts, TooSoon, WrongSecret
+from norvash.work.access.members import (
+    add_member,
+    end_all,
+    first_lead,
+    give_code,
+    give_role,
+    has_lead,
+    member_named,
+    redeem,
+)
+from norvash.work.access.secrets_kept import as_code, checked_password, checked_pin, digest, hashed, is_right, new_code
+from norvash.work.access.sign_in import Device, account_of, change_password, set_pin, sign_in, switch
+from norvash.work.act.may import NotAllowed, at_least
 
 TABLET = Device("an-id-of-a-shared-tablet-of-the-workshop", "a tablet")
 WORDS = "carbon copper brass"

@@ -15,14 +15,14 @@ from norvash.core.record.stated import FiguresStated
 from norvash.core.sheet.life import STANDING
 from norvash.core.visit.barring import bars
 from norvash.errors import NorvashError
-from norvash.store import standings
-from norvash.store.database import transaction
-from norvash.work.acting import Act
-from norvash.work.bench import row_of
-from norvash.work.context import Context
-from norvash.work.loading import load
-from norvash.work.motor_page import motor_page
-from norvash.work.standing import catch_up, judge, refresh
+from norvash.store.file.database import transaction
+from norvash.store.record import standings
+from norvash.work.act.acting import Act
+from norvash.work.pages.bench import row_of
+from norvash.work.pages.motor import motor_page
+from norvash.work.reading.context import Context
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import catch_up, judge, refresh
 
 STEPS = 60
 TABLES = ("act", "use_entry", "brush_set", "round", "reading", "finding", "motor_figure", "position", "moved")

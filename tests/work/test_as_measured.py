@@ -8,11 +8,11 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop, readings_on
 from norvash.errors import InputError
-from norvash.store import motors
-from norvash.work.brush_lines import brush_lines
-from norvash.work.changing_figures import change_figures
-from norvash.work.measuring import note, record
-from norvash.work.standing import refresh
+from norvash.store.record import motors
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.reading.brush_lines import brush_lines
+from norvash.work.reading.standing import refresh
 
 GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}
 

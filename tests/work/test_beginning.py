@@ -12,12 +12,12 @@ from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, LIMIT_MM
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.use.spans import read_span, span_words
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
-from norvash.store import standings
-from norvash.store.stamps import stamp_of
-from norvash.work.bench import bench
-from norvash.work.loading import load
-from norvash.work.sheet_page import sheet_page
-from norvash.work.stating import SinceTyped, state_since
+from norvash.store.record import standings
+from norvash.store.record.stamps import stamp_of
+from norvash.work.motors.stating import SinceTyped, state_since
+from norvash.work.pages.bench import bench
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_now import sheet_now
 
 WEEKLY = {"use_per_week_units": "20"}
 SPANS: dict[str, tuple[str, str, str]] = {
@@ -311,5 +311,5 @@ def test_carbon_to_spare_when_it_was_read_is_no_sign_against_worn_brushes_long_a
     for use, spared in (("120", True), ("210", False)):
         since = SinceTyped(counter="0" if use == "210" else "115", lengths="20")
         motor = shop.motor(tag=f"X-{use}", motor_class="tool", set_is_new=False, use_now=use, since=since)
-        at = sheet_page(shop.conn, Bench(shop, motor).id, shop.now.date())
+        at = sheet_now(shop.conn, Bench(shop, motor).id, shop.now.date())
         assert (at.signs.get("short-brush") == NOT_SO) is spared, use

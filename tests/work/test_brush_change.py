@@ -8,7 +8,7 @@ from norvash.core.judging.signing import holds
 from norvash.core.judging.windings.measured import to_part
 from norvash.core.stages.gates import GATES
 from norvash.core.stages.prove.earth import EARTH_OHM
-from norvash.work.loading import load
+from norvash.work.reading.loading import load
 
 MOST = 35
 

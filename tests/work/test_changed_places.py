@@ -4,10 +4,10 @@ import pytest
 
 from conftest import Shop
 from norvash.errors import InputError
-from norvash.work.brush_lines import brush_lines
-from norvash.work.measuring import record
-from norvash.work.settling import settle_doubt, take_back_answer
-from norvash.work.sheet_page import sheet_page
+from norvash.work.on_sheet.measuring import record
+from norvash.work.on_sheet.settling import settle_doubt, take_back_answer
+from norvash.work.reading.brush_lines import brush_lines
+from norvash.work.reading.sheet_now import sheet_now
 
 
 def _twice_measured(shop: Shop) -> str:
@@ -31,7 +31,7 @@ def test_two_brushes_that_changed_places_are_settled_together_and_their_readings
     page = shop.page(motor)
     assert page.found.doubts == ()
     assert [b.rate_mm_per_kh for b in page.found.brushes] == [pytest.approx(x / 0.21) for x in (3.0, 1.2)]
-    lines = brush_lines(shop.conn, sheet_page(shop.conn, sheet_id, shop.now.date())).lines
+    lines = brush_lines(shop.conn, sheet_now(shop.conn, sheet_id, shop.now.date())).lines
     assert [x.before.length_mm for x in lines if x.before] == [20.0, 21.2]
     take_back_answer(shop.conn, shop.act(), readings[1])
     assert {d.number for d in shop.page(motor).found.doubts} == {1, 2}

@@ -6,10 +6,10 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.errors import InputError
-from norvash.store.entries import count_causes
-from norvash.work.logging_use import log_use
-from norvash.work.standing import refresh
-from norvash.work.undoing import undo
+from norvash.store.record.entries import count_causes
+from norvash.work.motors.logging_use import log_use
+from norvash.work.on_sheet.undoing import undo
+from norvash.work.reading.standing import refresh
 
 BARS = ";".join(["0.40", "0.41", "0.40"] * 4)
 # What is looked for without power before a run to find it.

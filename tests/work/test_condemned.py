@@ -9,11 +9,11 @@ from conftest import Shop
 from copper_motor import COPPER
 from norvash.core.judging.commutator.says import cut_says
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
-from norvash.store import motors, people
-from norvash.work.changing_figures import change_figures
-from norvash.work.confirming import confirm
-from norvash.work.copper_bench import copper_of
-from norvash.work.slots_here import slots_here
+from norvash.store.record import motors, people
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.confirming import confirm
+from norvash.work.reading.copper_bench import copper_of
+from norvash.work.reading.slots_here import slots_here
 
 
 @pytest.fixture

@@ -16,17 +16,17 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.sheet.moved import Explained
 from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.errors import Conflict, InputError
-from norvash.store import entries, rounds
-from norvash.store.records import kept
-from norvash.work.changing_figures import change_figures
-from norvash.work.copper_bench import copper_bench
-from norvash.work.insulation_record import insulation_record
-from norvash.work.loading import load
-from norvash.work.measuring import record
-from norvash.work.sighting import Seeing
-from norvash.work.signing import sign
-from norvash.work.slots_here import slots_here
-from norvash.work.undoing import undo
+from norvash.store.record import entries, rounds
+from norvash.store.record.records import kept
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.on_sheet.measuring import record
+from norvash.work.on_sheet.sighting import Seeing
+from norvash.work.on_sheet.signing import sign
+from norvash.work.on_sheet.undoing import undo
+from norvash.work.pages.insulation_record import insulation_record
+from norvash.work.reading.copper_bench import copper_bench
+from norvash.work.reading.loading import load
+from norvash.work.reading.slots_here import slots_here
 
 PARTED = {"parted-capacitors": "yes"}
 

@@ -11,10 +11,10 @@ from norvash.core.state.since import NO_DAY, fitted_words
 from norvash.core.text.words import day_words
 from norvash.errors import InputError, NeedsAnswer
 from norvash.exchange.interval_tables import table_from_csv
-from norvash.work.loading import load
-from norvash.work.noting import enter_notes
-from norvash.work.renewing import renew_brushes
-from norvash.work.stating import SinceTyped
+from norvash.work.motors.stating import SinceTyped
+from norvash.work.notes.noting import enter_notes
+from norvash.work.on_sheet.renewing import renew_brushes
+from norvash.work.reading.loading import load
 from pages import client  # noqa: F401
 
 HEADS = "hours;{};{}\n400;700;420\n800;1100;640\n"

@@ -13,27 +13,29 @@ import pytest
 from conftest import Shop, new_motor, readings_on
 from norvash.bench.fleet import PERSON, make_fleet
 from norvash.errors import Conflict
-from norvash.store import rules, standings
-from norvash.store.database import Connection, connect, transaction
-from norvash.store.policies import list_policies
-from norvash.work import measuring, registering, standing
-from norvash.work.acting import Act
-from norvash.work.changing_figures import change_figures
-from norvash.work.context import Context
-from norvash.work.loading import load
-from norvash.work.logging_use import log_use
-from norvash.work.measuring import note, record
-from norvash.work.motor_types import save_type
-from norvash.work.new_set import fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.policing import add_policy, end_policy
-from norvash.work.registering import add_motor
-from norvash.work.renewing import renew_brushes
-from norvash.work.ruling import set_rule
-from norvash.work.sheets import enter
-from norvash.work.signing import sign
-from norvash.work.standing import Judged, catch_up, foresee, judge
-from norvash.work.undoing import undo
+from norvash.store.file.database import Connection, connect, transaction
+from norvash.store.record import rules, standings
+from norvash.store.record.policies import list_policies
+from norvash.work.act.acting import Act
+from norvash.work.motors import registering
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.motor_types import save_type
+from norvash.work.motors.policing import add_policy, end_policy
+from norvash.work.motors.registering import add_motor
+from norvash.work.motors.ruling import set_rule
+from norvash.work.on_sheet import measuring
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.renewing import renew_brushes
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.signing import sign
+from norvash.work.on_sheet.undoing import undo
+from norvash.work.reading import standing
+from norvash.work.reading.context import Context
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import Judged, catch_up, foresee, judge
 
 HELD = ("begin", "begin immediate", "commit", "rollback")
 

@@ -16,9 +16,9 @@ from norvash.core.stages.gates import POWER
 from norvash.core.visit.gating import gate_now
 from norvash.errors import NeedsAnswer, NorvashError, NotFound
 from norvash.exchange.visit_export import export_text
-from norvash.work.brush_lines import brush_lines
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
+from norvash.work.reading.brush_lines import brush_lines
 from run_cases import figures_of
 
 MOTOR = "rated_v=230 rated_a=10 rated_rpm=1500 noload_rpm=1600 noload_a=2 construction=shunt"

@@ -5,8 +5,8 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.judging.prove.stage import proof_lacks
 from norvash.core.judging.signing import signed_as
-from norvash.store import motors
-from norvash.work.changing_figures import change_figures
+from norvash.store.record import motors
+from norvash.work.motors.changing_figures import change_figures
 
 SPELLS = "run-v@1=230 run-v@2=230 run-min@1=2 run-min@2=2 run-rest@2=10 sparks@1=1 noise=even coast-s=4"
 

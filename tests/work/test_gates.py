@@ -12,11 +12,11 @@ from norvash.core.stages.prove.run_fields import SPARKS
 from norvash.core.visit.gate_ticked import asked_at, is_undone, ticked
 from norvash.core.visit.gating import gate_now
 from norvash.errors import Conflict, InputError
-from norvash.store.motors import fetch_motor
-from norvash.web.stages.fields import entry
-from norvash.work.changing_figures import change_figures
-from norvash.work.loading import load
-from norvash.work.undoing import undo
+from norvash.store.record.motors import fetch_motor
+from norvash.web.stages.shown.fields import entry
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.on_sheet.undoing import undo
+from norvash.work.reading.loading import load
 from run_cases import HELD, PERMITS, REFUSED, RUNS, figures_of, rows_of
 
 

@@ -12,18 +12,19 @@ from norvash.core.sheet.ground import said as ground_said
 from norvash.core.sheet.moved import NOT_EXPLAINED, Explained
 from norvash.core.visit.barring import bars, gone_words, withdrawn
 from norvash.errors import Conflict, InputError, NeedsAnswer
-from norvash.store import access, motors, people
-from norvash.store.database import transaction
-from norvash.store.steps import steps
-from norvash.work.access import add_member, give_role
-from norvash.work.acting import Act, FromFile
-from norvash.work.changing_figures import change_figures
-from norvash.work.confirming import confirm
-from norvash.work.loading import load
-from norvash.work.motor_types import save_type
-from norvash.work.ruling import clear_rule, set_rule
-from norvash.work.sheets import enter
-from norvash.work.sighting import AGAIN, Seeing
+from norvash.store.access import members as access
+from norvash.store.file.database import transaction
+from norvash.store.file.steps import steps
+from norvash.store.record import motors, people
+from norvash.work.access.members import add_member, give_role
+from norvash.work.act.acting import Act, FromFile
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.confirming import confirm
+from norvash.work.motors.motor_types import save_type
+from norvash.work.motors.ruling import clear_rule, set_rule
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import AGAIN, Seeing
+from norvash.work.reading.loading import load
 from run_cases import figures_of
 
 READ = Explained("read", "its plate")

@@ -4,15 +4,15 @@ from dataclasses import replace
 from datetime import timedelta
 
 from conftest import Shop
-from norvash.store import people
-from norvash.store.database import transaction
-from norvash.work import history
-from norvash.work.changing_figures import change_figures
-from norvash.work.logging_use import take_back
-from norvash.work.may import MAY
-from norvash.work.measuring import note, record
-from norvash.work.settling import settle_doubt
-from norvash.work.signing import sign
+from norvash.store.file.database import transaction
+from norvash.store.record import people
+from norvash.work.act.may import MAY
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.logging_use import take_back
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.settling import settle_doubt
+from norvash.work.on_sheet.signing import sign
+from norvash.work.reading import history
 
 
 def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:

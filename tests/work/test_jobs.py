@@ -9,17 +9,17 @@ from conftest import Shop, new_motor, readings_on
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.planning.policies import last_check
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
-from norvash.store import forecasts, standings, use
-from norvash.work.acting import Act
-from norvash.work.brush_lines import brush_lines
-from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import note, record
-from norvash.work.new_set import fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.registering import add_motor
-from norvash.work.renewing import renew_brushes
-from norvash.work.settling import settle_doubt, take_back_answer
-from norvash.work.sheet_page import sheet_page
+from norvash.store.record import forecasts, standings, use
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use, take_back
+from norvash.work.motors.registering import add_motor
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.renewing import renew_brushes
+from norvash.work.on_sheet.settling import settle_doubt, take_back_answer
+from norvash.work.reading.brush_lines import brush_lines
+from norvash.work.reading.sheet_now import sheet_now
 
 
 def test_a_motors_life_from_first_entry_to_second_set(shop: Shop) -> None:
@@ -211,7 +211,7 @@ def test_a_round_left_half_done_is_still_there(shop: Shop) -> None:
     assert shown.open_sheet.id == round_id
     assert "incomplete" in shown.said.flags
     assert shop.look(motor) == round_id
-    lines = brush_lines(shop.conn, sheet_page(shop.conn, round_id, shop.now.date()))
+    lines = brush_lines(shop.conn, sheet_now(shop.conn, round_id, shop.now.date()))
     assert (lines.at, lines.answered) == (2, 1)
 
 

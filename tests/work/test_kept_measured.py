@@ -15,16 +15,16 @@ from norvash.core.sheet.moved import Explained
 from norvash.exchange.measured_csv import COLUMNS, measured_csv
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import play_file, words_of
-from norvash.store import motors
-from norvash.store.database import connect
-from norvash.store.measured import list_measured
-from norvash.work.changing_figures import change_figures
-from norvash.work.copper_told import copper_drawn
-from norvash.work.loading import load
-from norvash.work.logging_use import log_use
-from norvash.work.ruling import set_rule, set_school
-from norvash.work.sheet_told import sheet_told
-from norvash.work.signing import add_to_signed
+from norvash.store.file.database import connect
+from norvash.store.record import motors
+from norvash.store.record.measured import list_measured
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.ruling import set_rule, set_school
+from norvash.work.on_sheet.signing import add_to_signed
+from norvash.work.reading.loading import load
+from norvash.work.told.copper import copper_drawn
+from norvash.work.told.sheet import sheet_told
 
 DIFFERS = "Protective earth, lead taken off, as left: off in the file, right here"
 EARTHED = "rated_v=230 rated_a=4 protection=protective_earth new_mm=22 limit_mm=8"

@@ -11,12 +11,12 @@ from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.sheet.moved import Explained
-from norvash.store import motors
-from norvash.work.acting import Act
-from norvash.work.changing_figures import change_figures
-from norvash.work.logging_use import log_use
-from norvash.work.ruling import clear_rule, set_rule, set_school
-from norvash.work.signing import add_to_signed
+from norvash.store.record import motors
+from norvash.work.act.acting import Act
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.ruling import clear_rule, set_rule, set_school
+from norvash.work.on_sheet.signing import add_to_signed
 
 EARTHED = "rated_v=230 rated_a=4 protection=protective_earth new_mm=22 limit_mm=8"
 MORE = {"rated_v": "230", "rated_a": "4", "protection": "protective earth", "new_mm": "22"}

@@ -7,8 +7,8 @@ import pytest
 from at_work import at_work
 from conftest import Shop
 from norvash.core.stages.gates import SERVICE
-from norvash.store import standings
-from norvash.work.standing import refresh
+from norvash.store.record import standings
+from norvash.work.reading.standing import refresh
 
 CORD, SWITCH = "seen.supply.cord=yes", "seen.switch.hurt=yes"
 # What is found before the motor and in it, and how the line and every list begin.

@@ -11,15 +11,15 @@ from norvash.core.grades import GRADES
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.moved import Explained
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
-from norvash.store import people, rules, standings
-from norvash.store.standings import Sought
-from norvash.work.bench import bench, register
-from norvash.work.changing_figures import change_figures
-from norvash.work.motor_types import save_type
-from norvash.work.outlook import outlook
-from norvash.work.ruling import clear_rule, set_rule
-from norvash.work.site import clock, join
-from norvash.work.standing import catch_up
+from norvash.store.record import people, rules, standings
+from norvash.store.record.standings import Sought
+from norvash.work.act.site import clock, join
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.motor_types import save_type
+from norvash.work.motors.ruling import clear_rule, set_rule
+from norvash.work.pages.bench import bench, register
+from norvash.work.pages.outlook import outlook
+from norvash.work.reading.standing import catch_up
 
 READ = Explained("read", "its plate")
 

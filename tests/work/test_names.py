@@ -12,13 +12,13 @@ from starlette.testclient import TestClient
 from conftest import Shop
 from norvash.core.use.season import Window
 from norvash.errors import Conflict, InputError, NeedsAnswer
-from norvash.store import motors, people, standings
-from norvash.store.database import connect
-from norvash.store.ready import migrate
-from norvash.store.standings import Sought
-from norvash.store.steps import steps
-from norvash.work.motor_types import save_type
-from norvash.work.site import join
+from norvash.store.file.database import connect
+from norvash.store.file.ready import migrate
+from norvash.store.file.steps import steps
+from norvash.store.record import motors, people, standings
+from norvash.store.record.standings import Sought
+from norvash.work.act.site import join
+from norvash.work.motors.motor_types import save_type
 from pages import add, opened
 
 

@@ -15,11 +15,11 @@ from norvash.core.stages.gates import SAFE
 from norvash.core.stages.prove.stage import STAGE as PROVE
 from norvash.errors import InputError
 from norvash.exchange.visit_play import play_file
-from norvash.store.database import connect
-from norvash.web.stages.written import written
-from norvash.work.acting import InSession
-from norvash.work.sheet_page import sheet_page
-from norvash.work.sheets import enter
+from norvash.store.file.database import connect
+from norvash.web.stages.shown.written import written
+from norvash.work.act.acting import InSession
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.reading.sheet_now import sheet_now
 from small_sheets import facts
 
 CRUMBLE = Path(__file__).parent.parent / "jobs/magnets-crumble.json"
@@ -30,7 +30,7 @@ def test_a_file_with_steps_that_are_not_asked_any_more_is_played_whole(tmp_path:
     played = play_file(CRUMBLE, tmp_path / "job.db", "Ines Torvald", go_on=True)
     assert played.refused == []
     with closing(connect(tmp_path / "job.db")) as conn:
-        told = sheet_page(conn, played.sheets[-1], date(2026, 9, 4)).told or {}
+        told = sheet_now(conn, played.sheets[-1], date(2026, 9, 4)).told or {}
     assert told["not_asked"] == ["Capacitors discharged, and measured under 50 V"]
 
 

@@ -9,11 +9,11 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.motor.notes import Note, NotedRound, NotedSet, NotedUse
 from norvash.errors import NeedsAnswer, NorvashError, SeveralErrors
-from norvash.store import notes as store
-from norvash.work.loading import load
-from norvash.work.noting import enter_notes
-from norvash.work.noting_tables import Table, import_notes, take_back_notes
-from norvash.work.stating import SinceTyped
+from norvash.store.record import notes as store
+from norvash.work.motors.stating import SinceTyped
+from norvash.work.notes.noting import enter_notes
+from norvash.work.notes.noting_tables import Table, import_notes, take_back_notes
+from norvash.work.reading.loading import load
 
 SINCE = SinceTyped(day="2024-03-04", counter="20")
 

@@ -6,7 +6,7 @@ from at_work import Work, at_work
 from conftest import Shop
 from norvash.core.visit.on_axis import PartNow, parts_now
 from norvash.core.visit.progress import as_signed
-from norvash.work.axis_told import axis_told
+from norvash.work.told.axis import axis_told
 
 FIGURES = "construction=series rated_v=230 commutator_d_mm=120 bearing_drive=6310-2Z"
 

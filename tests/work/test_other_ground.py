@@ -15,13 +15,13 @@ from norvash.core.motor.notes import NotedRound
 from norvash.core.sheet.moved import Explained
 from norvash.core.visit.barring import bars
 from norvash.errors import NeedsAnswer
-from norvash.store import people
-from norvash.work.acting import Act
-from norvash.work.logging_use import log_use, take_back
-from norvash.work.noting import enter_notes
-from norvash.work.noting_tables import take_back_notes
-from norvash.work.policing import add_policy, end_policy
-from norvash.work.stating import SinceTyped, state_since
+from norvash.store.record import people
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use, take_back
+from norvash.work.motors.policing import add_policy, end_policy
+from norvash.work.motors.stating import SinceTyped, state_since
+from norvash.work.notes.noting import enter_notes
+from norvash.work.notes.noting_tables import take_back_notes
 
 EVERY = {"name": "P", "every": "300", "asks": "change"}
 Job = Callable[[Act], str]

@@ -15,10 +15,10 @@ from norvash.core.visit.barring import bars
 from norvash.errors import NeedsAnswer
 from norvash.exchange.visit_export import export_text
 from norvash.exchange.visit_play import play_file
-from norvash.store import people
-from norvash.work.measuring import record
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
+from norvash.store.record import people
+from norvash.work.on_sheet.measuring import record
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
 
 PLATE = "rated_v=230 rated_a=4 new_mm=22 limit_mm=8"
 BOTH = [("mistyped", "“15.2” was a slip"), ("second", "Measured once more, this one counts")]

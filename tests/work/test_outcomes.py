@@ -11,11 +11,11 @@ from conftest import Shop
 from norvash.core.stages.gates import GATES
 from norvash.core.visit.gating import gate_now
 from norvash.errors import Conflict, InputError
-from norvash.store import standings
-from norvash.work.loading import load
-from norvash.work.retiring import take_back_into_use
-from norvash.work.sheet_told import sheet_told
-from norvash.work.standing import judge
+from norvash.store.record import standings
+from norvash.work.motors.retiring import take_back_into_use
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import judge
+from norvash.work.told.sheet import sheet_told
 
 
 def test_a_retired_motor_asks_for_nothing_until_it_is_taken_back(shop: Shop) -> None:

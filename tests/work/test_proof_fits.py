@@ -15,8 +15,8 @@ from norvash.core.visit.proving import state_words
 from norvash.core.visit.walk import look_words
 from norvash.core.windings.field_coils import CoilTest, judge_coils
 from norvash.errors import InputError, NeedsAnswer
-from norvash.work.changing_figures import change_figures
-from norvash.work.loading import load
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.reading.loading import load
 
 COPPER = "commutator_d_mm=120 commutator_d_min_mm=110 bars=24 holder_gap_mm=2"
 ROUGH = "seen.commutator.rough=yes shoulder-d=118 groove=0.2 pit=0.35"

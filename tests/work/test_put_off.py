@@ -19,9 +19,9 @@ from norvash.core.sheet.records import PutBy, PutOff
 from norvash.core.stages.catalogue import FINDINGS
 from norvash.core.stages.decide import decision
 from norvash.errors import InputError
-from norvash.store import people
-from norvash.store.database import transaction
-from norvash.store.lives import list_standing
+from norvash.store.file.database import transaction
+from norvash.store.record import people
+from norvash.store.record.lives import list_standing
 from small_sheets import NOON, sheet
 
 RULES = shipped()

@@ -17,29 +17,29 @@ from norvash.core.record.said import Said, apply
 from norvash.core.record.stated import Registered
 from norvash.core.sheet.moved import Explained
 from norvash.errors import NorvashError
-from norvash.store import people
-from norvash.store.append import append
-from norvash.store.database import Connection, connect
-from norvash.store.steps import steps
-from norvash.work.acting import Act
-from norvash.work.changing_figures import state_figures
-from norvash.work.confirming import confirm
-from norvash.work.context import Context
-from norvash.work.loading import load
-from norvash.work.logging_use import log_use, take_back
-from norvash.work.measuring import record
-from norvash.work.noting import enter_notes
-from norvash.work.noting_tables import take_back_notes
-from norvash.work.opening import make_whole, open_sheet
-from norvash.work.policing import add_window
-from norvash.work.retiring import take_back_into_use
-from norvash.work.ruling import set_rule
-from norvash.work.settling import settle_doubt, take_back_answer
-from norvash.work.sheets import enter
-from norvash.work.signing import add_to_signed, sign
-from norvash.work.standing import catch_up
-from norvash.work.stating import SinceTyped, state_since
-from norvash.work.undoing import undo
+from norvash.store.file.database import Connection, connect
+from norvash.store.file.steps import steps
+from norvash.store.record import people
+from norvash.store.record.append import append
+from norvash.work.act.acting import Act
+from norvash.work.motors.changing_figures import state_figures
+from norvash.work.motors.confirming import confirm
+from norvash.work.motors.logging_use import log_use, take_back
+from norvash.work.motors.policing import add_window
+from norvash.work.motors.retiring import take_back_into_use
+from norvash.work.motors.ruling import set_rule
+from norvash.work.motors.stating import SinceTyped, state_since
+from norvash.work.notes.noting import enter_notes
+from norvash.work.notes.noting_tables import take_back_notes
+from norvash.work.on_sheet.measuring import record
+from norvash.work.on_sheet.opening import make_whole, open_sheet
+from norvash.work.on_sheet.settling import settle_doubt, take_back_answer
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.signing import add_to_signed, sign
+from norvash.work.on_sheet.undoing import undo
+from norvash.work.reading.context import Context
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import catch_up
 
 STEPS = 100
 DARK = {"name": "dark", "first_on": "2025-11-01", "last_on": "2025-11-09", "place": ""}
@@ -123,7 +123,7 @@ def plain_record(record: Record) -> dict[str, object]:
 @pytest.mark.parametrize("seed", [0, 1, 2, 3, 106, 110, 117, 121])
 def test_what_is_told_is_what_is_read_back(shop: Shop, monkeypatch: pytest.MonkeyPatch, seed: int) -> None:
     kept = Kept()
-    monkeypatch.setattr("norvash.work.saying.append", kept)
+    monkeypatch.setattr("norvash.work.reading.saying.append", kept)
     brushes = 4 if seed % 3 == 0 else 2
     motor = shop.motor(set_is_new=bool(seed % 2), brushes=str(brushes), figures={"rated_v": "400", "bars": "45"})
     hand, checked = Hand(shop, motor, seed + 50, brushes), 0
@@ -146,7 +146,7 @@ AT_RANDOM = {"BrushSeen", "BrushesRenewed", "SetFitted", "SightSaid", "ReadingSt
 def test_every_other_job_tells_what_is_read_back(shop: Shop, monkeypatch: pytest.MonkeyPatch) -> None:
     """A kind of entry that has no job here is not known to be read back: CONTRIBUTING, “Add a kind of entry”."""
     kept = Kept()
-    monkeypatch.setattr("norvash.work.saying.append", kept)
+    monkeypatch.setattr("norvash.work.reading.saying.append", kept)
     since = SinceTyped(day="March 2025", counter="100")
     motor = shop.motor(set_is_new=False, use_now="1340", since=since, new_length="22", limit="8")
     conn, made = shop.conn, dict[str, str]()

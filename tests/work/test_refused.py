@@ -7,13 +7,12 @@ import pytest
 
 from at_work import at_work
 from conftest import Shop
-from norvash.core.stages.sign import REFUSED
+from norvash.core.stages.sign import REFUSED, refused_given
 from norvash.errors import InputError, JudgedAgainst
-from norvash.store.last_done import last_of
-from norvash.work.acting import FromFile
-from norvash.work.refused_kept import refused_given
-from norvash.work.sheets import enter
-from norvash.work.visit_told import visit_told
+from norvash.store.record.last_done import last_of
+from norvash.work.act.acting import FromFile
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.told.visit import visit_told
 
 # What stands before, what is asked, and how it is kept.
 REFUSALS = {

@@ -8,7 +8,7 @@ from conftest import Shop
 from norvash.core.visit.barring import barring
 from norvash.core.visit.proving import open_words
 from norvash.errors import InputError, NeedsAnswer
-from norvash.work.sheets import enter
+from norvash.work.on_sheet.sheets import enter
 
 # What was found on the first sheet, what shows it right at the next, its finding, and what is grave and not so ended.
 CASES = {

@@ -14,8 +14,8 @@ from norvash.core.running.ran import ON
 from norvash.core.running.ran import ran_min as minutes_run
 from norvash.core.sheet.measured import findings_of
 from norvash.errors import Conflict, InputError
-from norvash.work.loading import load
-from norvash.work.standing import judge as judge_motor
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import judge as judge_motor
 
 UNIVERSAL = "construction=universal rated_v=230 rated_a=3.2 noload_rpm=12000 noload_a=1 run_in_share=0.4 run_in_min=45"
 

@@ -10,14 +10,14 @@ from conftest import Shop, readings_on
 from norvash.core.stages.call_in import COMPLAINT
 from norvash.core.stages.sign import ADDITION
 from norvash.errors import Conflict, InputError, NotFound
-from norvash.store import sheets
-from norvash.work.brush_lines import BrushLine, brush_lines
-from norvash.work.measuring import note, record
-from norvash.work.opening import open_sheet
-from norvash.work.sheet_page import SheetPage
-from norvash.work.sheets import enter
-from norvash.work.signing import add_to_signed
-from norvash.work.undoing import undo
+from norvash.store.record import sheets
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.signing import add_to_signed
+from norvash.work.on_sheet.undoing import undo
+from norvash.work.reading.brush_lines import BrushLine, brush_lines
+from norvash.work.reading.sheet_now import SheetNow
 
 
 @pytest.fixture
@@ -261,7 +261,7 @@ def test_a_set_is_fitted_inside_the_sheet_and_asks_what_else_was_renewed(bench: 
     assert shop.page(bench.motor).found.grade == "stop"
 
 
-def lines_of(shop: Shop, page: SheetPage) -> tuple[BrushLine, ...]:
+def lines_of(shop: Shop, page: SheetNow) -> tuple[BrushLine, ...]:
     return brush_lines(shop.conn, page).lines
 
 

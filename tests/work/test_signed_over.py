@@ -7,8 +7,8 @@ import pytest
 from at_work import Work, at_work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.store import standings
-from norvash.work.standing import refresh
+from norvash.store.record import standings
+from norvash.work.reading.standing import refresh
 
 BAND = {"run_v": "230", "run_a": "2", "run_rpm": "12000"}
 

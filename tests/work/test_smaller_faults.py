@@ -15,8 +15,8 @@ from norvash.core.stages.catalogue import FINDINGS
 from norvash.core.stages.gates import SAFE
 from norvash.core.visit.gate_ticked import ticked
 from norvash.errors import NorvashError
-from norvash.work.loading import load
-from norvash.work.sums import answer
+from norvash.work.pages.sums import answer
+from norvash.work.reading.loading import load
 from run_cases import figures_of, rows_of
 from states import whole
 

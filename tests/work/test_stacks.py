@@ -7,8 +7,8 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.visit.stacks import stacks_now
 from norvash.errors import Conflict, InputError
-from norvash.work.motor_types import save_type
-from norvash.work.sheets import enter
+from norvash.work.motors.motor_types import save_type
+from norvash.work.on_sheet.sheets import enter
 
 FIGURES = "construction=universal rated_v=230 rated_a=6 noload_rpm=12000 noload_a=2 thickness_mm=8 width_mm=16"
 STACK = ("cap", "washer 1 x 20", "seal 5 x 28, lip in", "5 shims 0.2 x 26, stays", "armature 170 x 58")

@@ -12,10 +12,10 @@ from norvash.core.stages.prove.run_fields import ON_STOP
 from norvash.core.visit.gating import gate_now
 from norvash.core.visit.walk import open_permits
 from norvash.errors import Conflict, InputError, NorvashError, StopHolds
-from norvash.work.access import member_of
-from norvash.work.acting import FromFile, InSession
-from norvash.work.sheets import enter
-from norvash.work.sign_in import Device, begin
+from norvash.work.access.members import member_of
+from norvash.work.access.sign_in import Device, begin
+from norvash.work.act.acting import FromFile, InSession
+from norvash.work.on_sheet.sheets import enter
 from run_cases import figures_of
 
 SPARKED = "bump=right run-v=230 sparks=3"

@@ -10,8 +10,8 @@ from norvash.bench import ground
 from norvash.bench.fleet import make_fleet
 from norvash.bench.running_in import long_log
 from norvash.bench.visit import forty_parts, full_visit, six_ways
-from norvash.store import motors
-from norvash.store.database import connect
+from norvash.store.file.database import connect
+from norvash.store.record import motors
 
 
 @pytest.mark.long

@@ -8,7 +8,7 @@ from conftest import Shop
 from norvash.core.visit.on_axis import parts_now
 from norvash.core.visit.together import may_be_said
 from norvash.errors import InputError
-from norvash.web.stages.written import written
+from norvash.web.stages.shown.written import written
 
 
 def may(work: Work) -> set[str]:

@@ -13,11 +13,11 @@ from norvash.core import kept_names as changed
 from norvash.core.kept_names import Kind
 from norvash.core.stages.gates import SAFE, usual_method
 from norvash.errors import InputError
-from norvash.store import ready, renaming
-from norvash.store.database import connect
-from norvash.store.ready import migrate
-from norvash.work.changing_figures import change_figures
-from norvash.work.loading import load
+from norvash.store.file import ready, renaming
+from norvash.store.file.database import connect
+from norvash.store.file.ready import migrate
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.reading.loading import load
 from pages import opened
 
 LATER = {

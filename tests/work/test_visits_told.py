@@ -12,16 +12,16 @@ from conftest import Shop
 from norvash.core.sheet.part import PARTS
 from norvash.core.stages.gates import SAFE, SERVICE, usual_method
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError
-from norvash.store import entries, people
-from norvash.store.database import transaction
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.opening import make_whole
-from norvash.work.settling_sight import settle_sight
-from norvash.work.sheet_told import sheet_told
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
-from norvash.work.visit_told import visit_told
+from norvash.store.file.database import transaction
+from norvash.store.record import entries, people
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.opening import make_whole
+from norvash.work.on_sheet.settling_sight import settle_sight
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
+from norvash.work.reading.loading import load
+from norvash.work.told.sheet import sheet_told
+from norvash.work.told.visit import visit_told
 
 # One entry: a field with its text, at a place, with what belongs to it.
 Row = tuple[str, str] | tuple[str, str, int] | tuple[str, str, int, dict[str, str]]

@@ -8,11 +8,11 @@ from starlette.testclient import TestClient
 from at_work import Work, at_work
 from conftest import Shop
 from norvash.errors import InputError
-from norvash.store import standings
-from norvash.work.loading import load
-from norvash.work.opening import open_sheet
-from norvash.work.ruling import set_school
-from norvash.work.standing import catch_up, judge
+from norvash.store.record import standings
+from norvash.work.motors.ruling import set_school
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import catch_up, judge
 from pages import client
 
 __all__ = ["client"]

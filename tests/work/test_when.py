@@ -7,8 +7,8 @@ import pytest
 from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
-from norvash.store.standings import count_bench, list_bench
-from norvash.work.policing import add_policy
+from norvash.store.record.standings import count_bench, list_bench
+from norvash.work.motors.policing import add_policy
 
 GAUGE = {"method": "depth", "depth_limit_mm": "12.6"}
 

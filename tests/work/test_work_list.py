@@ -16,7 +16,7 @@ from norvash.core.text.words import minutes_words
 from norvash.core.visit.done import touched
 from norvash.core.visit.work_list import Proposed, minutes_left
 from norvash.errors import InputError
-from norvash.work.sums import answer
+from norvash.work.pages.sums import answer
 from pages import client  # noqa: F401
 
 SUM = {

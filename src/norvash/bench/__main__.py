@@ -33,11 +33,11 @@ from norvash.bench.visit import forty_parts, full_visit, six_ways
 from norvash.bench.writing import at_once, of_a_length, while_judging
 from norvash.config import Settings
 from norvash.demo.shipped import prepare
-from norvash.store import motors
-from norvash.store.database import connect, transaction
+from norvash.store.file.database import connect, transaction
+from norvash.store.record import motors
 from norvash.web.app import create_app
-from norvash.web.list_drawings import forget
-from norvash.web.serving import server_config
+from norvash.web.drawn.lists import forget
+from norvash.web.served.serving import server_config
 
 _PORT = 18100
 _BARE = Template(

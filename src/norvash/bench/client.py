@@ -7,7 +7,7 @@ from html import unescape
 from urllib.parse import parse_qsl, urlencode, urlsplit
 
 from norvash.bench.fleet import PERSON
-from norvash.web.deps import SESSION_COOKIE
+from norvash.web.served.deps import SESSION_COOKIE
 
 
 def newest(page: str, to: str, **said: str) -> str:

@@ -8,7 +8,7 @@ from random import Random
 
 from norvash.core.commutator.pattern import places, search
 from norvash.core.rules.catalogue import shipped
-from norvash.drawing.bar_map import Mapped, bar_map
+from norvash.drawing.commutator.bar_map import Mapped, bar_map
 from norvash.drawing.cutaway.built import Stated
 from norvash.drawing.cutaway.parts import DRAW
 from norvash.drawing.cutaway.section import PartShown, section

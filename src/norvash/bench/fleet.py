@@ -17,13 +17,13 @@ from norvash.core.record.used import UseLogged
 from norvash.core.state.motor_state import BrushSet
 from norvash.core.state.round import Round
 from norvash.core.use.log_entry import Entry
-from norvash.store import people
-from norvash.store.access import give_role
-from norvash.store.append import append
-from norvash.store.database import Connection, connect, transaction
-from norvash.store.ready import migrate
-from norvash.work.rulebook import rulebook
-from norvash.work.standing import refresh_all
+from norvash.store.access.members import give_role
+from norvash.store.file.database import Connection, connect, transaction
+from norvash.store.file.ready import migrate
+from norvash.store.record import people
+from norvash.store.record.append import append
+from norvash.work.reading.rulebook import rulebook
+from norvash.work.reading.standing import refresh_all
 
 MOTORS = 10_000
 PERSON = "person-of-bench"

@@ -13,13 +13,13 @@ from norvash.bench.fleet import PERSON
 from norvash.core.sheet.moved import Explained
 from norvash.core.stages.gates import SAFE
 from norvash.errors import NeedsAnswer
-from norvash.store import motors
-from norvash.store.database import Connection, connect
-from norvash.work.acting import Act
-from norvash.work.changing_figures import change_figures
-from norvash.work.opening import open_sheet
-from norvash.work.ruling import set_rule
-from norvash.work.sheets import enter
+from norvash.store.file.database import Connection, connect
+from norvash.store.record import motors
+from norvash.work.act.acting import Act
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.ruling import set_rule
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
 
 LIVES = 200
 _TURNS = 40

@@ -11,15 +11,15 @@ from norvash.core.text.texts import compared
 from norvash.exchange.hours_csv import guessed, read_lines
 from norvash.exchange.notes_csv import notes_table
 from norvash.exchange.sheets import read_sheet
-from norvash.store import motors, people, use
-from norvash.store.database import connect, transaction
-from norvash.store.ready import migrate
-from norvash.work.acting import Act
-from norvash.work.importing import take
-from norvash.work.noting_tables import import_notes
-from norvash.work.registering import NewMotor, add_motor
-from norvash.work.standing import catch_up
-from norvash.work.stating import SinceTyped
+from norvash.store.file.database import connect, transaction
+from norvash.store.file.ready import migrate
+from norvash.store.record import motors, people, use
+from norvash.work.act.acting import Act
+from norvash.work.motors.importing import take
+from norvash.work.motors.registering import NewMotor, add_motor
+from norvash.work.motors.stating import SinceTyped
+from norvash.work.notes.noting_tables import import_notes
+from norvash.work.reading.standing import catch_up
 
 LINES = 100_000
 NOTES, OF_MOTORS = 10_000, 500

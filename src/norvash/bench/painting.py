@@ -3,7 +3,7 @@
 import statistics
 
 from norvash.bench.client import session_cookie
-from norvash.web.deps import SESSION_COOKIE
+from norvash.web.served.deps import SESSION_COOKIE
 
 _TURNS = 5
 _WATCH = """new PerformanceObserver(list => { window.painted = list.getEntries().at(-1).startTime; })

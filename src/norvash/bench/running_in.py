@@ -16,11 +16,11 @@ from norvash.core.stages.prove.earth import EARTH_OHM
 from norvash.core.stages.prove.run_fields import IN_MACHINE, RUN_HOW, RUN_WHERE
 from norvash.core.stages.running_in import RUNIN_POINTS
 from norvash.core.stages.windings.coils import FIELD_WHOLE
-from norvash.store.database import Connection, connect
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.opening import open_sheet
-from norvash.work.sheets import enter
+from norvash.store.file.database import Connection, connect
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.reading.loading import load
 
 POINTS, _LOGS, _MORE = 2000, 10, 40
 

@@ -10,9 +10,10 @@ from datetime import datetime
 from pathlib import Path
 
 from norvash.bench.client import Client
-from norvash.store import access, people
-from norvash.store.database import connect, transaction
-from norvash.work.secrets_kept import hashed
+from norvash.store.access import members as access
+from norvash.store.file.database import connect, transaction
+from norvash.store.record import people
+from norvash.work.access.secrets_kept import hashed
 
 _PEOPLE, _PAGES = 20, 60
 _WORDS = "carbon copper brass"

@@ -12,11 +12,12 @@ from datetime import datetime
 from pathlib import Path
 
 from norvash.bench.client import Client
-from norvash.store import access, motors
-from norvash.store.database import connect
-from norvash.web.deps import SESSION_COOKIE
-from norvash.work.secrets_kept import new_token
-from norvash.work.sign_in import Device, begin
+from norvash.store.access import members as access
+from norvash.store.file.database import connect
+from norvash.store.record import motors
+from norvash.web.served.deps import SESSION_COOKIE
+from norvash.work.access.secrets_kept import new_token
+from norvash.work.access.sign_in import Device, begin
 
 _PATIENCE_S = 30
 _AFTER_PAGE_S = 2

@@ -11,14 +11,14 @@ from norvash.core.stages.catalogue import STAGES
 from norvash.core.stages.gates import SAFE
 from norvash.core.stages.stacks import BACK, OFF
 from norvash.core.stages.ways import WAY, WAYS
-from norvash.store.database import connect
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.measuring import note, record
-from norvash.work.new_set import Fitting, fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.sheet_page import sheet_page
-from norvash.work.sheets import enter
+from norvash.store.file.database import connect
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import Fitting, fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_now import sheet_now
 
 FINDINGS = PARTS = 40
 _KINDS = ("washer", "shim", "seal", "spacer", "end shield")
@@ -79,7 +79,7 @@ def full_visit(db: Path, motor: str) -> str:
         for finding in looked[: FINDINGS - _PER_BRUSH * _ON_BRUSHES]:
             enter(conn, act(), sheet, field_id=finding.look, place=0, text="yes")
         fit_new_set(conn, act(), motor, counter="", reason="at its limit", lengths=lengths, stated=Fitting())
-        shown = sheet_page(conn, sheet, datetime.now().date())
+        shown = sheet_now(conn, sheet, datetime.now().date())
         if len(shown.visit.lives) < FINDINGS or len(shown.sheet.written) < FINDINGS - len(seen) * _ON_BRUSHES:
             raise RuntimeError(f"only {len(shown.visit.lives)} findings stand on the sheet")
     return f"/sheets/{sheet}"

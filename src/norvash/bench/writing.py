@@ -15,10 +15,10 @@ from pathlib import Path
 
 from norvash.bench.client import Client
 from norvash.bench.fleet import PERSON
-from norvash.store.database import connect
-from norvash.work.acting import Act
-from norvash.work.measuring import record
-from norvash.work.opening import open_sheet
+from norvash.store.file.database import connect
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.measuring import record
+from norvash.work.on_sheet.opening import open_sheet
 
 _HELD = ("begin", "begin immediate", "commit", "rollback")
 _READS_A_MOTOR = "from brush_set s left join round"

@@ -8,13 +8,13 @@ from typing import Protocol
 from norvash.core.motor.notes import Note, NotedRound, NotedSet, NotedUse
 from norvash.demo.fleet import DEMO_DAY
 from norvash.exchange.interval_tables import table_from_csv
-from norvash.store.database import Connection
-from norvash.work.acting import Act
-from norvash.work.logging_use import log_use
-from norvash.work.noting import enter_notes
-from norvash.work.policing import add_policy
-from norvash.work.registering import NewMotor, add_motor
-from norvash.work.stating import SinceTyped
+from norvash.store.file.database import Connection
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.policing import add_policy
+from norvash.work.motors.registering import NewMotor, add_motor
+from norvash.work.motors.stating import SinceTyped
+from norvash.work.notes.noting import enter_notes
 
 # The maker's table for the star trap: use so far, depth, hours to the next look; a dash is no answer.
 TRAP_TABLE = """h;24;28;32;36

@@ -10,15 +10,16 @@ from norvash.demo.machine import KINDS, Machine
 from norvash.demo.noted import add_late
 from norvash.demo.story import Acts, Story
 from norvash.exchange.interval_tables import table_from_csv
-from norvash.store import access, motors, people
-from norvash.store.database import Connection, connect, transaction
-from norvash.store.people import Person
-from norvash.store.ready import migrate
-from norvash.work.acting import Act
-from norvash.work.motor_types import save_type
-from norvash.work.policing import add_policy, add_window
-from norvash.work.ruling import set_rule, set_school
-from norvash.work.standing import catch_up
+from norvash.store.access import members as access
+from norvash.store.file.database import Connection, connect, transaction
+from norvash.store.file.ready import migrate
+from norvash.store.record import motors, people
+from norvash.store.record.people import Person
+from norvash.work.act.acting import Act
+from norvash.work.motors.motor_types import save_type
+from norvash.work.motors.policing import add_policy, add_window
+from norvash.work.motors.ruling import set_rule, set_school
+from norvash.work.reading.standing import catch_up
 
 SITE = "Lanternmoor Playhouse, engineering shop"
 _SEED = 20261124

@@ -8,9 +8,9 @@ from importlib.resources import files
 from pathlib import Path
 
 from norvash.errors import NorvashError
-from norvash.store import people
-from norvash.store.database import connect, transaction
-from norvash.store.ready import migrate
+from norvash.store.file.database import connect, transaction
+from norvash.store.file.ready import migrate
+from norvash.store.record import people
 
 PACKED = "playhouse.db.xz"
 _SUFFIXES = ("", "-wal", "-shm")

@@ -11,16 +11,16 @@ from norvash.demo.fleet import DEMO_DAY, PEOPLE
 from norvash.demo.machine import Machine
 from norvash.demo.visit import Visit
 from norvash.demo.visits import TESTED, VISITS, insulation_tested
-from norvash.store import rounds
-from norvash.store.database import Connection
-from norvash.work.acting import Act
-from norvash.work.logging_use import log_use
-from norvash.work.measuring import record
-from norvash.work.new_set import fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.registering import NewMotor, add_motor
-from norvash.work.settling import settle_doubt
-from norvash.work.signing import sign
+from norvash.store.file.database import Connection
+from norvash.store.record import rounds
+from norvash.work.act.acting import Act
+from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.registering import NewMotor, add_motor
+from norvash.work.on_sheet.measuring import record
+from norvash.work.on_sheet.new_set import fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.settling import settle_doubt
+from norvash.work.on_sheet.signing import sign
 
 _STEP = {"digital-caliper": 0.01, "vernier": 0.05, "rule": 0.5, "micrometer": 0.01}
 _SD = {"digital-caliper": 0.05, "vernier": 0.05, "rule": 0.35, "micrometer": 0.02}

@@ -15,21 +15,21 @@ from norvash.core.stages.gates import POWER, SAFE, usual_method, usual_run
 from norvash.core.stages.prove.earth import EARTH_OHM
 from norvash.core.stages.windings.insulation import INSULATION_MOHM
 from norvash.core.visit.done import done_tasks, last_closing_of_case, sight_of
-from norvash.store import motors, people, rounds
-from norvash.store.database import Connection
-from norvash.work.acting import Act
-from norvash.work.changing_figures import change_figures
-from norvash.work.confirming import confirm, rests_on
-from norvash.work.loading import load
-from norvash.work.measuring import note, record
-from norvash.work.new_set import Fitting, fit_new_set
-from norvash.work.opening import open_sheet
-from norvash.work.settling import settle_doubt
-from norvash.work.sheet_page import sheet_page
-from norvash.work.sheets import enter
-from norvash.work.sighting import Seeing
-from norvash.work.signing import add_to_signed, sign
-from norvash.work.standing import judge
+from norvash.store.file.database import Connection
+from norvash.store.record import motors, people, rounds
+from norvash.work.act.acting import Act
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.confirming import confirm, rests_on
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import Fitting, fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
+from norvash.work.on_sheet.settling import settle_doubt
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.sighting import Seeing
+from norvash.work.on_sheet.signing import add_to_signed, sign
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_now import sheet_now
+from norvash.work.reading.standing import judge
 
 Acting = Callable[[datetime], Act]
 
@@ -206,4 +206,4 @@ class Visit:
     @property
     def lives(self) -> tuple[Life, ...]:
         """Return the findings of the sheet as they stand."""
-        return sheet_page(self.conn, self.sheet_id, self.now.date()).visit.lives
+        return sheet_now(self.conn, self.sheet_id, self.now.date()).visit.lives

@@ -7,7 +7,7 @@ from functools import lru_cache
 
 from norvash.errors import InputError
 from norvash.exchange.sheets import Sheet, number
-from norvash.work.importing import Faulty, Line
+from norvash.work.motors.importing import Faulty, Line
 
 COLUMNS = {"motor": "Motor: tag or name", "day": "Day, with or without time", "value": "What was read"}
 _HEADINGS = {

@@ -5,9 +5,9 @@ from datetime import date
 
 from norvash.core.sheet.kept_value import KeptValue
 from norvash.exchange.sheets import write_sheet
-from norvash.store.database import Connection
-from norvash.work.measured_table import values_of
-from norvash.work.sheet_page import sheet_page
+from norvash.store.file.database import Connection
+from norvash.work.reading.measured_table import values_of
+from norvash.work.reading.sheet_now import sheet_now
 
 COLUMNS = (
     *("stage", "id", "spot", "sight", "what", "said", "value", "unit", "low", "high", "basis", "standing", "grade"),
@@ -20,7 +20,7 @@ def measured_csv(conn: Connection, sheet_id: str, today: date) -> bytes:
 
     Raises: NotFound.
     """
-    return as_csv(values_of(conn, sheet_page(conn, sheet_id, today)))
+    return as_csv(values_of(conn, sheet_now(conn, sheet_id, today)))
 
 
 def as_csv(values: Iterable[KeptValue]) -> bytes:

@@ -11,8 +11,8 @@ from norvash.core.text.texts import compared
 from norvash.errors import InputError
 from norvash.exchange.hours_csv import moment_of
 from norvash.exchange.sheets import Sheet, is_formula, read_sheet
-from norvash.work.notes_desk import Fault
-from norvash.work.noting_tables import Table
+from norvash.work.notes.desk import Fault
+from norvash.work.notes.noting_tables import Table
 
 # What a column may hold, with the headings that are read as it.
 COLUMNS: Mapping[str, tuple[str, ...]] = {

@@ -12,12 +12,12 @@ from norvash.core.use.log_entry import Entry as Used
 from norvash.exchange.said.motor import figure_typed
 from norvash.exchange.said.told import Plain, plain_of
 from norvash.exchange.visit_file import ENTRIES, FORMAT, SCHEMA
-from norvash.store import motors, people, sheets, use
-from norvash.store.database import Connection
-from norvash.store.measured import list_measured
-from norvash.store.people import Done
-from norvash.work.context import Context
-from norvash.work.loading import load
+from norvash.store.file.database import Connection
+from norvash.store.record import motors, people, sheets, use
+from norvash.store.record.measured import list_measured
+from norvash.store.record.people import Done
+from norvash.work.reading.context import Context
+from norvash.work.reading.loading import load
 
 
 def export_visit(conn: Connection, sheet_id: str) -> Plain:

@@ -20,13 +20,13 @@ from norvash.exchange.said.sheet import Enter, Open
 from norvash.exchange.said.told import At
 from norvash.exchange.visit_read import MOST_BYTES, read_visit
 from norvash.exchange.visit_told import Plain, stage_told
-from norvash.store import motors, people
-from norvash.store.database import Connection, connect
-from norvash.store.measured import list_measured
-from norvash.store.ready import prepare
-from norvash.store.trouble import unavailable
-from norvash.work.acting import Act, FromFile
-from norvash.work.site import ANOTHER, clock, join, who_is
+from norvash.store.file.database import Connection, connect
+from norvash.store.file.ready import prepare
+from norvash.store.file.trouble import unavailable
+from norvash.store.record import motors, people
+from norvash.store.record.measured import list_measured
+from norvash.work.act.acting import Act, FromFile
+from norvash.work.act.site import ANOTHER, clock, join, who_is
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

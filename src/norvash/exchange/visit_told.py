@@ -11,12 +11,12 @@ from norvash.core.state.component import Component
 from norvash.core.visit.gating import gate_now
 from norvash.core.visit.proving import state_words
 from norvash.core.visit.walk import look_words
-from norvash.store.database import Connection
-from norvash.work.offers_told import offers_lines, offers_told
-from norvash.work.says_told import says_told
-from norvash.work.sheet_page import SheetPage, sheet_page
-from norvash.work.stacks_told import stacks_lines, stacks_told
-from norvash.work.ways_told import ways_lines, ways_told
+from norvash.store.file.database import Connection
+from norvash.work.reading.sheet_now import SheetNow, sheet_now
+from norvash.work.told.offers import offers_lines, offers_told
+from norvash.work.told.says import says_told
+from norvash.work.told.stacks import stacks_lines, stacks_told
+from norvash.work.told.ways import ways_lines, ways_told
 
 Plain = dict[str, object]
 _BESIDE = {"opened": "Opened", "record": "The record"}
@@ -24,7 +24,7 @@ _BESIDE = {"opened": "Opened", "record": "The record"}
 
 def stage_told(conn: Connection, sheet_id: str, stage: str, entries: int, today: date) -> Plain:
     """Return what a sheet says after so many entries at a stage; of a signed one, what it was signed with."""
-    page = sheet_page(conn, sheet_id, today)
+    page = sheet_now(conn, sheet_id, today)
     told: Plain = {
         "stage": stage,
         "words": STAGE_BY_ID[stage].words if stage in STAGE_BY_ID else _BESIDE.get(stage, stage),
@@ -33,7 +33,7 @@ def stage_told(conn: Connection, sheet_id: str, stage: str, entries: int, today:
     return told | (_signed(page) if page.row.signed_at is not None else _now(conn, page))
 
 
-def _now(conn: Connection, page: SheetPage) -> Plain:
+def _now(conn: Connection, page: SheetNow) -> Plain:
     visit = page.visit
     gates = [(g, gate_now(g, visit)) for g in GATES.values()]
     return {
@@ -75,12 +75,12 @@ def _now(conn: Connection, page: SheetPage) -> Plain:
     }
 
 
-def _unfound(page: SheetPage, part: Component) -> str:
+def _unfound(page: SheetNow, part: Component) -> str:
     """Return what is said of a part of which nothing speaks."""
     return look_words(page.visit, part.part)
 
 
-def _signed(page: SheetPage) -> Plain:
+def _signed(page: SheetNow) -> Plain:
     signed = page.row.signed
     told = page.told or {}
     kind = signed.get("signed_as", "")

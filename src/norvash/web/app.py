@@ -20,23 +20,23 @@ from norvash.certificate import ends
 from norvash.config import Settings, is_loopback
 from norvash.devices.gauge_link import GaugeLink, meter_link
 from norvash.errors import NorvashError, NotFound, Unavailable
-from norvash.store import people
-from norvash.store.database import fold_in
-from norvash.store.ready import prepare
-from norvash.store.trouble import DatabaseError
-from norvash.store.watch import Watch
-from norvash.web.answers import error_answer
-from norvash.web.deps import Now, OurSite, Pool, Signed, Who, allowed
-from norvash.web.jobs import Jobs
-from norvash.web.logs import log_event, log_failure
+from norvash.store.file.database import fold_in
+from norvash.store.file.ready import prepare
+from norvash.store.file.trouble import DatabaseError
+from norvash.store.file.watch import Watch
+from norvash.store.record import people
+from norvash.web.door.security import Guard
+from norvash.web.door.sessions import Sessions
 from norvash.web.pages import bench, state, who
-from norvash.web.security import Guard
-from norvash.web.sessions import Sessions
-from norvash.web.shipped import Shipped
+from norvash.web.served.answers import error_answer
+from norvash.web.served.deps import Now, OurSite, Pool, Signed, Who, allowed
+from norvash.web.served.jobs import Jobs
+from norvash.web.served.logs import log_event, log_failure
+from norvash.web.served.shipped import Shipped
 from norvash.web.templating import STATIC
-from norvash.work.access import has_lead
-from norvash.work.secrets_kept import new_code
-from norvash.work.site import clock
+from norvash.work.access.members import has_lead
+from norvash.work.access.secrets_kept import new_code
+from norvash.work.act.site import clock
 
 _WORTH_PACKING_BYTES, _PACKED = 1000, 2
 _AGAIN = "norvash.looked-again"
@@ -85,7 +85,7 @@ def catch_up_in_background(app: FastAPI) -> None:
 
     def work() -> None:
         with app.state.judging, app.state.pool.lent() as conn:
-            from norvash.work.standing import catch_up
+            from norvash.work.reading.standing import catch_up
 
             today = clock(people.fetch_site(conn), datetime.now()).date()
             done = catch_up(conn, today, stopping.is_set)

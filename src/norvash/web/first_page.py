@@ -10,13 +10,13 @@ from fastapi.responses import HTMLResponse
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import NEW_MM, UNIT_OF_USE
-from norvash.drawing.first_set import FirstSet, first_set
+from norvash.drawing.brush.first_set import FirstSet, first_set
 from norvash.errors import NorvashError
-from norvash.store.database import Connection
-from norvash.web.answers import page, status_of
-from norvash.web.deps import fresh_id
-from norvash.work.first_motor import EXAMPLE, errors_on_form, try_first
-from norvash.work.standing import Judged
+from norvash.store.file.database import Connection
+from norvash.web.served.answers import page, status_of
+from norvash.web.served.deps import fresh_id
+from norvash.work.motors.first_motor import EXAMPLE, errors_on_form, try_first
+from norvash.work.reading.standing import Judged
 
 _WIDE, _PHONE = 1224.0, 358.0
 

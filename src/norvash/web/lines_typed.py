@@ -9,11 +9,11 @@ from norvash.core.visit.typed import place_of
 from norvash.errors import InputError
 from norvash.exchange.said.sheet import Enter
 from norvash.exchange.said.told import At, Seen
-from norvash.store import sheets
-from norvash.store.database import Connection
-from norvash.web.forms import as_per_cent
-from norvash.work.acting import Act
-from norvash.work.loading import load
+from norvash.store.file.database import Connection
+from norvash.store.record import sheets
+from norvash.web.served.forms import as_per_cent
+from norvash.work.act.acting import Act
+from norvash.work.reading.loading import load
 
 # A minus as it is set is the one that is typed.
 _MINUS = {"−": "-", "–": "-"}

@@ -4,8 +4,8 @@ from collections.abc import Mapping
 from typing import Any
 
 from norvash.core.sheet.part import BRUSHES, LOOK
-from norvash.web.list_drawings import kept_with
-from norvash.work.bench import BenchRow
+from norvash.web.drawn.lists import kept_with
+from norvash.work.pages.bench import BenchRow
 
 _HELD = ("stop", "change")
 # Why a motor that something else than its carbon holds has no day.

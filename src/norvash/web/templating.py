@@ -23,10 +23,10 @@ from norvash.core.stages.decide import decision
 from norvash.core.text import words
 from norvash.core.text.quantities import UNITS
 from norvash.core.text.words import day_words, figure_said, figure_words, grouped, length_words, rate_unit, use_words
-from norvash.drawing.finding_picture import finding_picture, scenery
-from norvash.drawing.grade_mark import grade_mark, marks_of_all
+from norvash.drawing.brush.finding_picture import finding_picture, scenery
+from norvash.drawing.scales.grade_mark import grade_mark, marks_of_all
 from norvash.drawing.svg import HATCHING, Drawing, Element
-from norvash.web.fragments import part
+from norvash.web.served.fragments import part
 
 AREAS = (
     ("Bench", "/", "b"),
@@ -76,7 +76,7 @@ def _grade_said(grade: str | None) -> str:
 
 def _strip(measured: Measured) -> Markup:
     """Return where a value lies, drawn; nothing of one that lies nowhere."""
-    return Markup(_when_shown("norvash.drawing.measured_strip", "measured_strip", measured))  # noqa: S704
+    return Markup(_when_shown("norvash.drawing.scales.measured_strip", "measured_strip", measured))  # noqa: S704
 
 
 @cache

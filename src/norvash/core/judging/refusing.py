@@ -15,11 +15,12 @@ from norvash.core.sheet.gate import Gate
 from norvash.core.sheet.life import STANDING, Told
 from norvash.core.sheet.part import GUARDS, LIFTING
 from norvash.core.sheet.putting_off import Asked, put_off_anew
-from norvash.core.sheet.records import PutBy, PutOff, Record, Why
+from norvash.core.sheet.records import PutBy, PutOff, Record, SlotTime, Why
 from norvash.core.sheet.records_of_parts import TakenFor
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.stages.before.fields import NOLOAD_A, NOLOAD_RPM
 from norvash.core.stages.catalogue import FINDINGS
+from norvash.core.stages.commutator.cut import CUT_DONE, CUT_MINUTES
 from norvash.core.stages.decide import ELSEWHERE, OUTCOME, OVERRULED, SLIP, STOPS, decided_finding, decision
 from norvash.core.stages.drive.bearings import BEARING_GREASED
 from norvash.core.stages.drive.together import TOGETHER
@@ -74,7 +75,21 @@ def _with_it(field: Field, place: int, asked: Asked, *, sheet: Sheet, told: Told
         return together_words(asked.word, sheet, lives(told), rules)
     if field in _AGAIN and asked.word:
         return _said_again(_AGAIN[field], sheet, rules)
-    return asked.record
+    return _of_cut(field, asked.number, sheet, rules) or asked.record
+
+
+def _of_cut(field: Field, number: float | None, sheet: Sheet, rules: MotorRules) -> Record | None:
+    """Return what a cut leaves for good, or how long its slots were planned to take; None for every other field."""
+    if number is None or field not in (CUT_DONE, CUT_MINUTES):
+        return None
+    if field is CUT_DONE:
+        from norvash.core.judging.commutator.cut_made import cut_record
+
+        return cut_record(sheet, number, rules)
+    from norvash.core.judging.commutator.slots_here import cut_minutes
+
+    planned = cut_minutes(sheet.as_found, rules)
+    return None if planned is None else SlotTime(float(f"{planned:g}"))
 
 
 def _said_again(gate: Gate, sheet: Sheet, rules: MotorRules) -> Why:

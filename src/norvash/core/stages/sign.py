@@ -2,6 +2,8 @@
 
 from norvash.core.sheet.field import Day
 from norvash.core.sheet.fields_made import quantity, text
+from norvash.core.sheet.given import Given
+from norvash.core.sheet.sheet import Sheet
 from norvash.core.sheet.stage import Stage
 from norvash.core.stages.gates import SERVICE
 from norvash.core.stages.signed_over import FINDINGS
@@ -44,3 +46,8 @@ STAGE = Stage(
     closes=True,
     skipped=False,
 )
+
+
+def refused_given(sheet: Sheet) -> list[Given]:
+    """Return what was refused on a sheet, in its order."""
+    return [given for place in REFUSED.places(sheet) if (given := REFUSED.given(sheet, place)) is not None]

@@ -2,34 +2,13 @@
 
 from types import MappingProxyType
 
-from norvash.core.sums import (
-    bar_testing,
-    bearings,
-    before_opening,
-    carbon,
-    cause,
-    closing,
-    commutator,
-    cutting,
-    fits,
-    fitting,
-    generating,
-    insulation,
-    intervals,
-    kit,
-    limit,
-    line,
-    loading,
-    money,
-    offered,
-    proving,
-    repair,
-    running_in,
-    shaft,
-    speed,
-    turning,
-)
+from norvash.core.sums.before import before_opening, cause
+from norvash.core.sums.brush import carbon, fitting, limit, line, loading, speed
+from norvash.core.sums.copper import bar_testing, commutator, cutting, insulation
+from norvash.core.sums.money import intervals, money, repair
 from norvash.core.sums.registry import Sum
+from norvash.core.sums.running import generating, proving, running_in
+from norvash.core.sums.shaft import bearings, closing, fits, kit, offered, shaft, turning
 
 GROUPS: MappingProxyType[str, tuple[Sum, ...]] = MappingProxyType(
     {

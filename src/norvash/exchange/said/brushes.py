@@ -7,15 +7,15 @@ from pydantic import Field
 
 from norvash.errors import InputError, NotFound
 from norvash.exchange.said.told import At, Lengths, Line, Plain, Seen, Told, Words, counter_typed, plain_of
-from norvash.store import rounds, sets
-from norvash.store.database import Connection
-from norvash.store.people import Done
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.measuring import note, record
-from norvash.work.new_set import Fitting, fit_new_set
-from norvash.work.renewing import renew_brushes
-from norvash.work.settling import settle_doubt
+from norvash.store.file.database import Connection
+from norvash.store.record import rounds, sets
+from norvash.store.record.people import Done
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.measuring import note, record
+from norvash.work.on_sheet.new_set import Fitting, fit_new_set
+from norvash.work.on_sheet.renewing import renew_brushes
+from norvash.work.on_sheet.settling import settle_doubt
+from norvash.work.reading.loading import load
 
 
 class Measure(Told):

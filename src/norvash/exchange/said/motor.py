@@ -13,18 +13,18 @@ from norvash.core.text.quantities import UNITS
 from norvash.core.use.counting import EVENTS
 from norvash.errors import NotFound
 from norvash.exchange.said.told import At, Line, Plain, Told, Words, plain_of
-from norvash.store import motors, sheets
-from norvash.store.database import Connection
-from norvash.store.people import Done
-from norvash.work.acting import Act
-from norvash.work.changing_figures import ASKED, change_figures, state_figures
-from norvash.work.confirming import confirm, rests_on
-from norvash.work.loading import load
-from norvash.work.logging_use import log_use
-from norvash.work.registering import NewMotor, add_motor
-from norvash.work.ruling import clear_rule, set_rule, set_school
-from norvash.work.standing import judge
-from norvash.work.stating import SinceTyped
+from norvash.store.file.database import Connection
+from norvash.store.record import motors, sheets
+from norvash.store.record.people import Done
+from norvash.work.act.acting import Act
+from norvash.work.motors.changing_figures import ASKED, change_figures, state_figures
+from norvash.work.motors.confirming import confirm, rests_on
+from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.registering import NewMotor, add_motor
+from norvash.work.motors.ruling import clear_rule, set_rule, set_school
+from norvash.work.motors.stating import SinceTyped
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import judge
 
 
 class Register(Told):

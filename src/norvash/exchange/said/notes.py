@@ -7,9 +7,9 @@ from pydantic import BaseModel, ConfigDict
 
 from norvash.core.motor.notes import Note, NotedRound, NotedSet, NotedUse
 from norvash.exchange.said.told import At, Told
-from norvash.work.acting import Act
-from norvash.work.noting import enter_notes
-from norvash.work.stating import SinceTyped, state_since
+from norvash.work.act.acting import Act
+from norvash.work.motors.stating import SinceTyped, state_since
+from norvash.work.notes.noting import enter_notes
 
 
 class Since(Told):

@@ -6,8 +6,8 @@ from norvash.core.planning.interval_table import IntervalTable
 from norvash.errors import InputError
 from norvash.exchange.interval_tables import table_from_csv
 from norvash.exchange.said.told import At, Line, Told, Value, Words
-from norvash.work.acting import Act
-from norvash.work.policing import add_policy
+from norvash.work.act.acting import Act
+from norvash.work.motors.policing import add_policy
 
 
 class Policy(Told):

@@ -12,15 +12,15 @@ from norvash.core.visit.done import done_tasks, sight_of
 from norvash.core.visit.offering import PLACE
 from norvash.errors import Conflict, NotFound
 from norvash.exchange.said.told import At, Line, Plain, Seen, Told, Value, Words, counter_typed, plain_of
-from norvash.store import entries, sheets
-from norvash.store.database import Connection
-from norvash.store.people import Done
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.opening import make_whole, open_sheet
-from norvash.work.sheet_state import new_brushes
-from norvash.work.sheets import enter
-from norvash.work.signing import add_to_signed, sign
+from norvash.store.file.database import Connection
+from norvash.store.record import entries, sheets
+from norvash.store.record.people import Done
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.opening import make_whole, open_sheet
+from norvash.work.on_sheet.sheets import enter
+from norvash.work.on_sheet.signing import add_to_signed, sign
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_state import new_brushes
 
 # What comes with an entry, under the names that it is typed by.
 _WITH = {

@@ -12,11 +12,11 @@ from typing import Annotated, Any, ClassVar, Self
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
 from norvash.errors import InputError
-from norvash.store import use
-from norvash.store.database import Connection
-from norvash.store.people import Done
-from norvash.work.acting import Act
-from norvash.work.sighting import Seeing
+from norvash.store.file.database import Connection
+from norvash.store.record import use
+from norvash.store.record.people import Done
+from norvash.work.act.acting import Act
+from norvash.work.on_sheet.sighting import Seeing
 
 _LONGEST, _LONG_NAME = 20_000, 200
 Plain = dict[str, Any]

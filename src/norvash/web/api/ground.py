@@ -3,13 +3,13 @@
 from fastapi import APIRouter
 
 from norvash.core.rules.catalogue import SCHOOLS_BY_ID
-from norvash.store import motors
+from norvash.store.record import motors
 from norvash.web.api.motors import ActBody, act_by, verdict
-from norvash.web.deps import Conn, Now, Who
-from norvash.work.changing_figures import change_figures
-from norvash.work.confirming import confirm
-from norvash.work.loading import load
-from norvash.work.ruling import clear_rule, set_rule, set_school
+from norvash.web.served.deps import Conn, Now, Who
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.motors.confirming import confirm
+from norvash.work.motors.ruling import clear_rule, set_rule, set_school
+from norvash.work.reading.loading import load
 
 router = APIRouter(prefix="/api/v1", tags=["ground"])
 

@@ -8,7 +8,7 @@ from norvash.core.state.findings import BrushNow, Days, Findings, OldRate, Reaso
 from norvash.core.state.motor_state import MotorState
 from norvash.core.state.policy import Due
 from norvash.core.state.since import fitted_words, has_day
-from norvash.work.standing import Judged
+from norvash.work.reading.standing import Judged
 
 
 def motor_told(made: Judged) -> dict[str, object]:

@@ -11,12 +11,12 @@ from norvash.exchange.said.motor import Use
 from norvash.exchange.said.sheet import Enter, Open, Sign
 from norvash.exchange.said.told import At, Seen, Words
 from norvash.web.api.motor_told import motor_told
-from norvash.web.deps import Conn, Now, Who, in_session
-from norvash.work.acting import Act
-from norvash.work.loading import load
-from norvash.work.may import NotSignedIn
-from norvash.work.sheet_told import sheet_told
-from norvash.work.standing import judge
+from norvash.web.served.deps import Conn, Now, Who, in_session
+from norvash.work.act.acting import Act
+from norvash.work.act.may import NotSignedIn
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import judge
+from norvash.work.told.sheet import sheet_told
 
 _SEEN = Seen(program=True)
 router = APIRouter(prefix="/api/v1", tags=["motors"])

@@ -5,8 +5,8 @@ from fastapi import APIRouter
 from norvash.exchange.said.notes import Notes, Since
 from norvash.exchange.said.told import At, Seen
 from norvash.web.api.motors import ActBody, act_by
-from norvash.web.deps import Conn, Now, Who
-from norvash.work.noting_tables import take_back_notes
+from norvash.web.served.deps import Conn, Now, Who
+from norvash.work.notes.noting_tables import take_back_notes
 
 router = APIRouter(prefix="/api/v1", tags=["notes"])
 

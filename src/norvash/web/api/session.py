@@ -5,8 +5,8 @@ from datetime import datetime
 from fastapi import APIRouter, Request, Response
 from pydantic import BaseModel, ConfigDict, Field
 
-from norvash.web.deps import Conn, Signed, device_of, remember
-from norvash.web.entering import enter_by_password, leave
+from norvash.web.door.entering import enter_by_password, leave
+from norvash.web.served.deps import Conn, Signed, device_of, remember
 
 router = APIRouter(prefix="/api/v1/session", tags=["session"])
 

@@ -5,8 +5,8 @@ from typing import Annotated, Any
 from fastapi import APIRouter, Body
 
 from norvash.core.rules.book import MotorRules
-from norvash.web.deps import Conn
-from norvash.work.rulebook import rulebook
+from norvash.web.served.deps import Conn
+from norvash.work.reading.rulebook import rulebook
 
 router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
 
@@ -15,7 +15,7 @@ router = APIRouter(prefix="/api/v1/sums", tags=["sums"])
 def every() -> dict[str, object]:
     """List the sums with the schema of their inputs."""
     from norvash.core.sums.catalogue import SUMS
-    from norvash.work.sums import model
+    from norvash.work.pages.sums import model
 
     return {
         "sums": [
@@ -34,6 +34,6 @@ def every() -> dict[str, object]:
 @router.post("/{name}", response_model=None)
 def one(*, conn: Conn, name: str, given: Annotated[Any, Body()]) -> dict[str, object]:
     """Answer a sum by the site's rulebook."""
-    from norvash.work.sums import answer
+    from norvash.work.pages.sums import answer
 
     return answer(name, given, MotorRules(rulebook(conn)))

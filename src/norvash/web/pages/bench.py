@@ -5,13 +5,13 @@ from datetime import timedelta
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse
 
-from norvash.drawing.carbon_ruler import ruler_head
-from norvash.drawing.date_span import TimeAxis, axis_head
-from norvash.web.answers import page
-from norvash.web.deps import Conn, Now
-from norvash.web.list_drawings import kept_with, list_span, row_ruler_drawn
+from norvash.drawing.brush.carbon_ruler import ruler_head
+from norvash.drawing.days.date_span import TimeAxis, axis_head
+from norvash.web.drawn.lists import kept_with, list_span, row_ruler_drawn
 from norvash.web.list_leads import lead_of_row, waits_for
-from norvash.work.bench import PAGE, PRINTED, BenchRow, bench
+from norvash.web.served.answers import page
+from norvash.web.served.deps import Conn, Now
+from norvash.work.pages.bench import PAGE, PRINTED, BenchRow, bench
 
 router = APIRouter()
 _WEEKS = 40

@@ -3,10 +3,10 @@
 from fastapi import APIRouter
 from fastapi.responses import Response
 
-from norvash.store import rounds
-from norvash.web.answers import go_to
-from norvash.web.deps import Conn, Now, Typed, Who, act_of
-from norvash.work.settling import settle_doubt, take_back_answer
+from norvash.store.record import rounds
+from norvash.web.served.answers import go_to
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of
+from norvash.work.on_sheet.settling import settle_doubt, take_back_answer
 
 router = APIRouter()
 

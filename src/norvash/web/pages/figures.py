@@ -8,14 +8,14 @@ from norvash.core.motor.figure_fields import FIELDS
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import polarity_wrong
 from norvash.errors import InputError, NorvashError
-from norvash.store import motors as store
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import figures_typed, whole
-from norvash.web.motor_drawings import brush_drawn, end_view_new
-from norvash.work.changing_figures import change_figures
-from norvash.work.loading import figures_of, rules_of
-from norvash.work.rulebook import rulebook
+from norvash.store.record import motors as store
+from norvash.web.drawn.motor import brush_drawn, end_view_new
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.served.forms import figures_typed, whole
+from norvash.work.motors.changing_figures import change_figures
+from norvash.work.reading.loading import figures_of, rules_of
+from norvash.work.reading.rulebook import rulebook
 
 router = APIRouter()
 

@@ -6,13 +6,13 @@ from fastapi.responses import Response
 from norvash.core.rules.catalogue import GROUPS
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.text.texts import compared
-from norvash.store import motors, sheets
-from norvash.store.places import list_places
-from norvash.web.answers import go_to, page
-from norvash.web.deps import Conn, Now
+from norvash.store.record import motors, sheets
+from norvash.store.record.places import list_places
 from norvash.web.rules_found import RulesSought, rules_found, schools_found
-from norvash.work.bench import register
-from norvash.work.rulebook import rulebook
+from norvash.web.served.answers import go_to, page
+from norvash.web.served.deps import Conn, Now
+from norvash.work.pages.bench import register
+from norvash.work.reading.rulebook import rulebook
 
 router = APIRouter()
 _MOST = 8

@@ -4,12 +4,12 @@ from fastapi import APIRouter, Request
 from fastapi.responses import Response
 
 from norvash.errors import NorvashError
-from norvash.store.motors import has_any
-from norvash.web.answers import go_to
-from norvash.web.deps import Conn, Now, Typed, Who, act_of
+from norvash.store.record.motors import has_any
 from norvash.web.first_page import first_page
-from norvash.work.first_motor import motor_typed
-from norvash.work.registering import add_motor
+from norvash.web.served.answers import go_to
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of
+from norvash.work.motors.first_motor import motor_typed
+from norvash.work.motors.registering import add_motor
 
 router = APIRouter()
 

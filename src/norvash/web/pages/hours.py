@@ -10,14 +10,14 @@ from norvash.core.text.days import taken_for
 from norvash.errors import InputError, NorvashError, NotFound
 from norvash.exchange.said.motor import Use
 from norvash.exchange.said.told import At, Seen
-from norvash.store.database import Connection
-from norvash.web.answers import errors_of, go_to, moves_ground, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.motor_drawings import drawing_of
-from norvash.work.bench import REGISTER_PAGE, register
-from norvash.work.hours_book import BookRow, book_rows, latest_entries
-from norvash.work.logging_use import MODES, take_back
-from norvash.work.motor_page import motor_page
+from norvash.store.file.database import Connection
+from norvash.web.drawn.motor import drawing_of
+from norvash.web.served.answers import errors_of, go_to, moves_ground, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.work.motors.logging_use import MODES, take_back
+from norvash.work.pages.bench import REGISTER_PAGE, register
+from norvash.work.pages.hours_book import BookRow, book_rows, latest_entries
+from norvash.work.pages.motor import motor_page
 
 router = APIRouter()
 

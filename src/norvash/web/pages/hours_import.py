@@ -9,16 +9,16 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.errors import NorvashError
 from norvash.exchange.hours_csv import COLUMNS, Match, guessed, match_of, read_lines
 from norvash.exchange.sheets import Sheet, read_sheet
-from norvash.store import people, use
-from norvash.store.database import Connection
-from norvash.web import importer
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
-from norvash.web.importer import kept_as
-from norvash.work.acting import Act
-from norvash.work.importing import Judged, judge, take
-from norvash.work.logging_use import MODES
-from norvash.work.site import clock
+from norvash.store.file.database import Connection
+from norvash.store.record import people, use
+from norvash.web.served import importer
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
+from norvash.web.served.importer import kept_as
+from norvash.work.act.acting import Act
+from norvash.work.act.site import clock
+from norvash.work.motors.importing import Judged, judge, take
+from norvash.work.motors.logging_use import MODES
 
 router = APIRouter()
 _KIND = "hours"

@@ -8,13 +8,13 @@ from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.core.verdict.proportion import remarks
 from norvash.core.visit.on_axis import parts_now
 from norvash.errors import NorvashError
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.axis_drawn import axis_drawn
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.motor_drawings import drawing_of
-from norvash.work.confirming import confirm
-from norvash.work.motor_page import motor_page
-from norvash.work.retiring import take_back_into_use
+from norvash.web.drawn.axis import axis_drawn
+from norvash.web.drawn.motor import drawing_of
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.work.motors.confirming import confirm
+from norvash.work.motors.retiring import take_back_into_use
+from norvash.work.pages.motor import motor_page
 
 router = APIRouter()
 _DRAWINGS = ("end-view", "life-line", "carbon-ruler")

@@ -11,16 +11,16 @@ from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.said.notes import Since
-from norvash.store import motors as store
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import MotorForm
-from norvash.web.list_drawings import list_ruler
+from norvash.store.record import motors as store
+from norvash.web.drawn.lists import list_ruler
+from norvash.web.drawn.motor import brush_drawn, end_view_new
 from norvash.web.list_leads import lead_of_row, waits_for
-from norvash.web.motor_drawings import brush_drawn, end_view_new
-from norvash.work.bench import REGISTER_PAGE, register
-from norvash.work.registering import NewMotor, add_motor
-from norvash.work.rulebook import rulebook
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.served.forms import MotorForm
+from norvash.work.motors.registering import NewMotor, add_motor
+from norvash.work.pages.bench import REGISTER_PAGE, register
+from norvash.work.reading.rulebook import rulebook
 
 router = APIRouter()
 _FIELDS = {

@@ -7,13 +7,13 @@ from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.errors import NorvashError
 from norvash.exchange.said.brushes import Fit, Renew
 from norvash.exchange.said.told import At, Seen, Told
-from norvash.store import sheets
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import numbered
-from norvash.web.motor_drawings import drawing_of
-from norvash.work.brushes_used import END_REASONS
-from norvash.work.motor_page import motor_page
+from norvash.store.record import sheets
+from norvash.web.drawn.motor import drawing_of
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.served.forms import numbered
+from norvash.work.on_sheet.brushes_used import END_REASONS
+from norvash.work.pages.motor import motor_page
 
 router = APIRouter()
 

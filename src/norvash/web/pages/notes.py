@@ -7,16 +7,16 @@ from norvash.core.motor.notes import NotedRound
 from norvash.errors import NeedsAnswer, NorvashError
 from norvash.exchange.said.notes import SetTold, Since
 from norvash.exchange.said.told import At, Seen
-from norvash.store import notes
-from norvash.store.database import Connection
-from norvash.web.answers import errors_of, go_to, moves_ground, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import numbered, whole
-from norvash.web.motor_drawings import drawing_of
-from norvash.work.motor_page import motor_page
-from norvash.work.noting import enter_notes
-from norvash.work.noting_tables import take_back_notes
-from norvash.work.stating import may_say_since
+from norvash.store.file.database import Connection
+from norvash.store.record import notes
+from norvash.web.drawn.motor import drawing_of
+from norvash.web.served.answers import errors_of, go_to, moves_ground, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.served.forms import numbered, whole
+from norvash.work.motors.stating import may_say_since
+from norvash.work.notes.noting import enter_notes
+from norvash.work.notes.noting_tables import take_back_notes
+from norvash.work.pages.motor import motor_page
 
 router = APIRouter()
 _ROWS, _MORE, _MOST_ROWS = 6, 12, 60

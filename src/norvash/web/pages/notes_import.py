@@ -10,15 +10,15 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.text.texts import compared
 from norvash.errors import InputError, NorvashError
 from norvash.exchange.notes_csv import COLUMNS, Labels, notes_table
-from norvash.store import motors, people, use
-from norvash.store.database import Connection
-from norvash.web import importer
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
-from norvash.web.importer import kept_as
-from norvash.work.acting import Act
-from norvash.work.noting_tables import Found, Table, import_notes, look_through, take_back_notes
-from norvash.work.site import clock
+from norvash.store.file.database import Connection
+from norvash.store.record import motors, people, use
+from norvash.web.served import importer
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
+from norvash.web.served.importer import kept_as
+from norvash.work.act.acting import Act
+from norvash.work.act.site import clock
+from norvash.work.notes.noting_tables import Found, Table, import_notes, look_through, take_back_notes
 
 router = APIRouter()
 _KIND = "notes"

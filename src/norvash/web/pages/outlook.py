@@ -11,21 +11,21 @@ from norvash.core.grades import GRADES, WORDS
 from norvash.core.known import all_known
 from norvash.core.rules.book import CLASSES
 from norvash.core.text.words import day_words
-from norvash.drawing.outlook_river import Flow, outlook_river
+from norvash.drawing.days.outlook_river import Flow, outlook_river
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.calendar import Event, calendar_of
-from norvash.store import lives, policies, standings
-from norvash.store.database import Connection
-from norvash.store.signed import feed_key
-from norvash.store.standings import Sought
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
-from norvash.work.bench import BenchRow
-from norvash.work.may import NotSignedIn
-from norvash.work.outlook import SPANS, Ahead, Outlook, ahead_of, outlook
-from norvash.work.policing import add_window, end_window
-from norvash.work.secrets_kept import same
+from norvash.store.access.signed import feed_key
+from norvash.store.file.database import Connection
+from norvash.store.record import lives, policies, standings
+from norvash.store.record.standings import Sought
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
+from norvash.work.access.secrets_kept import same
+from norvash.work.act.may import NotSignedIn
+from norvash.work.motors.policing import add_window, end_window
+from norvash.work.pages.bench import BenchRow
+from norvash.work.pages.outlook import SPANS, Ahead, Outlook, ahead_of, outlook
 
 router = APIRouter()
 _WIDE, _PHONE = 1200.0, 346.0

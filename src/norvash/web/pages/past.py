@@ -6,12 +6,12 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import NorvashError
-from norvash.store.database import Connection
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.store.file.database import Connection
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 
 if TYPE_CHECKING:
-    from norvash.work.hindsight import Learnt
+    from norvash.work.motors.hindsight import Learnt
 
 router = APIRouter()
 _WIDE, _PHONE = 1200.0, 346.0
@@ -26,8 +26,8 @@ def show(*, request: Request, conn: Conn) -> HTMLResponse:
 def _page(
     request: Request, conn: Connection, learnt: "Learnt | None", error: NorvashError | None, too_few: str = ""
 ) -> HTMLResponse:
-    from norvash.drawing.past_bands import past_bands
-    from norvash.work.hindsight import how_it_did
+    from norvash.drawing.days.past_bands import past_bands
+    from norvash.work.motors.hindsight import how_it_did
 
     found = how_it_did(conn)
     drawn = [past_bands(found.latest, "use", width) if found.latest else None for width in (_WIDE, _PHONE)]
@@ -50,7 +50,7 @@ def _page(
 @router.get("/outlook/past/learn")
 def ask(*, request: Request, conn: Conn) -> HTMLResponse:
     """Show what the fleet teaches about drift, before anything is changed."""
-    from norvash.work.hindsight import learn
+    from norvash.work.motors.hindsight import learn
 
     try:
         return _page(request, conn, learn(conn), None)
@@ -61,7 +61,7 @@ def ask(*, request: Request, conn: Conn) -> HTMLResponse:
 @router.post("/outlook/past/learn")
 def take(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Take the drift that the fleet teaches; the motors are judged anew in the background."""
-    from norvash.work.hindsight import take_fitted
+    from norvash.work.motors.hindsight import take_fitted
 
     try:
         take_fitted(conn, act_of(typed, who, now))

@@ -4,15 +4,15 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import NorvashError
-from norvash.store import access
-from norvash.store import signed as signatures
-from norvash.store.access import ROLES
-from norvash.store.database import transaction
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.entering import sessions_of
-from norvash.work.access import add_member, end_all, give_code, give_role
-from norvash.work.secrets_kept import new_token
+from norvash.store.access import members as access
+from norvash.store.access import signed as signatures
+from norvash.store.access.members import ROLES
+from norvash.store.file.database import transaction
+from norvash.web.door.entering import sessions_of
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.work.access.members import add_member, end_all, give_code, give_role
+from norvash.work.access.secrets_kept import new_token
 
 router = APIRouter()
 WORDS = {

@@ -10,17 +10,17 @@ from norvash.core.planning.policies import ASKS, KINDS
 from norvash.core.state import policy as governing
 from norvash.core.state.findings import Findings
 from norvash.core.text.words import UNIT_WORDS
-from norvash.drawing.interval_grid import interval_grid
+from norvash.drawing.days.interval_grid import interval_grid
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.interval_tables import table_as_csv
 from norvash.exchange.said.policy import Policy
-from norvash.store.database import Connection
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
-from norvash.work.loading import load
-from norvash.work.policing import add_policy, end_policy, governed, table_of_type
-from norvash.work.standing import judge
+from norvash.store.file.database import Connection
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
+from norvash.work.motors.policing import add_policy, end_policy, governed, table_of_type
+from norvash.work.reading.loading import load
+from norvash.work.reading.standing import judge
 
 router = APIRouter()
 _GRID_PX, _PHONE_PX = 1100.0, 346.0

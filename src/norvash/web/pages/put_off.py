@@ -3,9 +3,9 @@
 from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse
 
-from norvash.web.answers import page
-from norvash.web.deps import Conn, Now
-from norvash.work.put_off import register_of
+from norvash.web.served.answers import page
+from norvash.web.served.deps import Conn, Now
+from norvash.work.pages.put_off import register_of
 
 router = APIRouter()
 _LONG = 80

@@ -17,17 +17,17 @@ from norvash.core.rules.catalogue import GROUPS, RULES, SCHOOLS_BY_ID, shipped
 from norvash.core.rules.schools import SCHOOLS
 from norvash.core.stages.catalogue import STAGES, TASKS
 from norvash.core.text.words import figure_said
-from norvash.drawing.grade_scale import grade_scale
+from norvash.drawing.brush.grade_scale import grade_scale
 from norvash.errors import InputError, NorvashError
-from norvash.store import motors
-from norvash.store import rules as store
-from norvash.store.database import Connection
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import RuleForm
+from norvash.store.file.database import Connection
+from norvash.store.record import motors
+from norvash.store.record import rules as store
 from norvash.web.rules_found import SET_HERE, RulesSought, rules_found, schools_found
-from norvash.work.rulebook import rulebook
-from norvash.work.ruling import clear_rule, set_rule, set_school
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.served.forms import RuleForm
+from norvash.work.motors.ruling import clear_rule, set_rule, set_school
+from norvash.work.reading.rulebook import rulebook
 
 router = APIRouter()
 # Under this a bare figure of a share may be meant as a part of one.
@@ -166,7 +166,7 @@ def _names(conn: Connection, book: Rulebook) -> dict[tuple[str, str], str]:
 def _used() -> dict[str, tuple[tuple[str, str], ...]]:
     """Return the sums that use each rule, as their examples show."""
     from norvash.core.sums.catalogue import SUMS
-    from norvash.work.sums import work_out
+    from norvash.work.pages.sums import work_out
 
     found: dict[str, list[tuple[str, str]]] = {}
     for entry in SUMS.values():

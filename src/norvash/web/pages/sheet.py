@@ -15,23 +15,23 @@ from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotF
 from norvash.exchange.said.brushes import Fit, Measure, See
 from norvash.exchange.said.sheet import MAY_COME, Add, Enter, Sign, Whole
 from norvash.exchange.said.told import At, Seen
-from norvash.store import sheets
-from norvash.store.signed import asks_pin
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
-from norvash.web.entering import check_pin
-from norvash.web.forms import figures_typed, numbered, whole, with_unit
-from norvash.web.fragments import Parts
+from norvash.store.access.signed import asks_pin
+from norvash.store.record import sheets
+from norvash.web.door.entering import check_pin
 from norvash.web.lines_typed import enter_line
-from norvash.web.stages.hidden import Hidden
-from norvash.web.stages.page import stage_page
-from norvash.web.stages.timers import timers_shown
-from norvash.work.acting import InSession
-from norvash.work.changing_figures import ASKED, state_figures
-from norvash.work.settling_sight import settle_sight
-from norvash.work.sheet_page import SheetPage, sheet_page
-from norvash.work.signed_how import confirm_played
-from norvash.work.undoing import last_named, undo
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
+from norvash.web.served.forms import figures_typed, numbered, whole, with_unit
+from norvash.web.served.fragments import Parts
+from norvash.web.stages.shown.hidden import Hidden
+from norvash.web.stages.shown.page import stage_page
+from norvash.web.stages.shown.timers import timers_shown
+from norvash.work.act.acting import InSession
+from norvash.work.motors.changing_figures import ASKED, state_figures
+from norvash.work.on_sheet.settling_sight import settle_sight
+from norvash.work.on_sheet.undoing import last_named, undo
+from norvash.work.reading.sheet_now import SheetNow, sheet_now
+from norvash.work.told.signed_how import confirm_played
 
 router = APIRouter()
 _AT_ONCE = "return=representation"
@@ -40,7 +40,7 @@ _AT_ONCE = "return=representation"
 @router.get("/sheets/{sheet_id}")
 def first(*, conn: Conn, now: Now, sheet_id: str) -> Response:
     """Go to the first stage that waits."""
-    shown = sheet_page(conn, sheet_id, now.date())
+    shown = sheet_now(conn, sheet_id, now.date())
     at = next((s.stage.id for s in shown.rail if s.state == "waiting"), shown.rail[-1].stage.id)
     return go_to(f"/sheets/{sheet_id}/{at}")
 
@@ -63,7 +63,7 @@ def _stage(
     typed: dict[str, str],
     error: NorvashError | None = None,
 ) -> HTMLResponse:
-    shown = sheet_page(conn, sheet_id, now.date())
+    shown = sheet_now(conn, sheet_id, now.date())
     here = STAGE_BY_ID.get(stage)
     if here is None or here not in stages_of(shown.sheet):
         raise NotFound("This sheet has no such stage.", "Choose one from its rail.")
@@ -111,7 +111,7 @@ def _stage(
     )
 
 
-def _undoes(request: Request, conn: Conn, shown: SheetPage) -> tuple[str, str] | None:
+def _undoes(request: Request, conn: Conn, shown: SheetNow) -> tuple[str, str] | None:
     """Return what undo would take back for whoever looks at an open sheet, named."""
     who = getattr(request.state, "who", None)
     if who is None or shown.row.signed_at is not None:
@@ -125,7 +125,7 @@ def _again(
     """Show the stage that a refused entry came from, with what was typed."""
     if not isinstance(error, InputError | Conflict | NeedsAnswer):
         raise error
-    shown = sheet_page(conn, sheet_id, now.date())
+    shown = sheet_now(conn, sheet_id, now.date())
     came_from = typed.get("stage", "")
     walked = [s.id for s in stages_of(shown.sheet)]
     stage = came_from if came_from in walked else walked[-2]

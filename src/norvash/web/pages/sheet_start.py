@@ -10,10 +10,10 @@ from norvash.core.stages.safe import STAGE as SAFE_STAGE
 from norvash.errors import InputError, NorvashError
 from norvash.exchange.said.sheet import Open
 from norvash.exchange.said.told import At, Seen
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.work.motor_page import motor_page
-from norvash.work.opening import KINDS, SHEET_KINDS
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.work.on_sheet.opening import KINDS, SHEET_KINDS
+from norvash.work.pages.motor import motor_page
 
 router = APIRouter()
 

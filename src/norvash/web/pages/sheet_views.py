@@ -5,10 +5,10 @@ from fastapi.responses import JSONResponse, Response
 
 from norvash.errors import NotFound
 from norvash.exchange.visit_export import export_text
-from norvash.store import sheets
-from norvash.web.answers import go_to, page
-from norvash.web.deps import Conn, Now, Who
-from norvash.work.sheet_page import sheet_page
+from norvash.store.record import sheets
+from norvash.web.served.answers import go_to, page
+from norvash.web.served.deps import Conn, Now, Who
+from norvash.work.reading.sheet_now import sheet_now
 
 router = APIRouter()
 
@@ -58,9 +58,9 @@ def cut(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str) -> R
     if who is None:
         return go_to(f"/who?next=/sheets/{sheet_id}/cut")
     from norvash.web.stages.commutator import lathe_page
-    from norvash.work.copper_bench import copper_bench
+    from norvash.work.reading.copper_bench import copper_bench
 
-    shown = sheet_page(conn, sheet_id, now.date())
+    shown = sheet_now(conn, sheet_id, now.date())
     cut_page = lathe_page(shown, copper_bench(conn, shown))
     return page(request, "cut.html", area="Bench", s=shown, sheet=shown.sheet, motor=shown.context.motor, v=cut_page)
 
@@ -71,9 +71,9 @@ def bars_drawn(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: st
     if who is None:
         return go_to(f"/who?next=/sheets/{sheet_id}/commutator")
     from norvash.web.stages.commutator import map_of
-    from norvash.work.copper_bench import copper_bench
+    from norvash.work.reading.copper_bench import copper_bench
 
-    shown = sheet_page(conn, sheet_id, now.date())
+    shown = sheet_now(conn, sheet_id, now.date())
     bench = copper_bench(conn, shown)
     mapped = map_of(shown, bench.now, bench.earlier_map)
     if mapped is None:

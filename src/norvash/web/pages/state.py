@@ -7,9 +7,9 @@ from fastapi import APIRouter, FastAPI, Request
 from fastapi.responses import HTMLResponse, JSONResponse
 
 from norvash.errors import Unavailable
-from norvash.store.database import writable_now
-from norvash.store.trouble import DatabaseError, unavailable
-from norvash.web.answers import page
+from norvash.store.file.database import writable_now
+from norvash.store.file.trouble import DatabaseError, unavailable
+from norvash.web.served.answers import page
 
 router = APIRouter()
 _LEAST_FREE_BYTES = 1_000_000

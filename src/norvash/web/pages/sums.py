@@ -13,10 +13,10 @@ from norvash.core.text.quantities import UNITS
 from norvash.core.text.rows import rows_typed
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError, NotFound
-from norvash.web.answers import errors_of, page, status_of
-from norvash.web.deps import Conn
 from norvash.web.result_table import table_of
-from norvash.work.rulebook import rulebook
+from norvash.web.served.answers import errors_of, page, status_of
+from norvash.web.served.deps import Conn
+from norvash.work.reading.rulebook import rulebook
 
 router = APIRouter()
 
@@ -25,7 +25,7 @@ router = APIRouter()
 def show(*, request: Request) -> HTMLResponse:
     """Show all sums."""
     from norvash.core.sums.catalogue import GROUPS, SUMS
-    from norvash.web.sum_drawings import is_drawn
+    from norvash.web.drawn.sums import is_drawn
 
     numbers = {name: i for i, name in enumerate(SUMS, start=1)}
     return page(request, "sums.html", area="Sums", groups=GROUPS, numbers=numbers, is_drawn=is_drawn, errors={})
@@ -52,8 +52,8 @@ def _one_as_typed(value: Any) -> str:
 def small(*, conn: Conn, name: str) -> Response:
     """Return what a sum draws of its example, as a picture of its own for the list."""
     from norvash.core.sums.catalogue import SUMS
-    from norvash.web.sum_drawings import PHONE, sum_drawing
-    from norvash.work.sums import work_out
+    from norvash.web.drawn.sums import PHONE, sum_drawing
+    from norvash.work.pages.sums import work_out
 
     rules = MotorRules(rulebook(conn))
     inputs, worked = work_out(name, find(SUMS, name).example, rules)
@@ -67,9 +67,9 @@ def small(*, conn: Conn, name: str) -> Response:
 def one(*, request: Request, conn: Conn, name: str) -> HTMLResponse:
     """Show a sum, worked out for what the address holds, or its example."""
     from norvash.core.sums.catalogue import SUMS
-    from norvash.web.copper_drawings import painted_words
-    from norvash.web.sum_drawings import PHONE, WIDE, sum_drawing
-    from norvash.work.sums import work_out_typed
+    from norvash.web.drawn.copper import painted_words
+    from norvash.web.drawn.sums import PHONE, WIDE, sum_drawing
+    from norvash.work.pages.sums import work_out_typed
 
     entry = find(SUMS, name)
     names = {known: f.name for f in fields(entry.inputs) for known in (f.name, *f.metadata["ask"].also)}

@@ -10,13 +10,13 @@ from norvash.core.motor.matrix import Row, read_matrix
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
-from norvash.store import motors as store
-from norvash.web.answers import errors_of, go_to, page, status_of
-from norvash.web.deps import Conn, Now, Typed, Who, act_of, fresh_id
-from norvash.web.forms import TypeForm, figures_typed
-from norvash.web.motor_drawings import brush_drawn, end_view_new
-from norvash.work.motor_types import save_type
-from norvash.work.rulebook import rulebook
+from norvash.store.record import motors as store
+from norvash.web.drawn.motor import brush_drawn, end_view_new
+from norvash.web.served.answers import errors_of, go_to, page, status_of
+from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
+from norvash.web.served.forms import TypeForm, figures_typed
+from norvash.work.motors.motor_types import save_type
+from norvash.work.reading.rulebook import rulebook
 
 router = APIRouter()
 

@@ -6,11 +6,24 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import NorvashError
-from norvash.store import access, people
-from norvash.store import signed as signatures
-from norvash.store.database import transaction
-from norvash.web.answers import errors_of, go_to, page, status_of, without_secrets
-from norvash.web.deps import (
+from norvash.store.access import members as access
+from norvash.store.access import signed as signatures
+from norvash.store.file.database import transaction
+from norvash.store.record import people
+from norvash.web.door.entering import (
+    check_first_code,
+    enter_by_code,
+    enter_by_password,
+    enter_by_pin,
+    enter_demo,
+    first_code,
+    judging,
+    leave,
+    sessions_of,
+    shows_code,
+)
+from norvash.web.served.answers import errors_of, go_to, page, status_of, without_secrets
+from norvash.web.served.deps import (
     SESSION_COOKIE,
     YEAR_S,
     Conn,
@@ -23,24 +36,12 @@ from norvash.web.deps import (
     fresh_id,
     remember,
 )
-from norvash.web.entering import (
-    check_first_code,
-    enter_by_code,
-    enter_by_password,
-    enter_by_pin,
-    enter_demo,
-    first_code,
-    judging,
-    leave,
-    sessions_of,
-    shows_code,
-)
-from norvash.work.access import first_lead, has_lead
-from norvash.work.acting import Act
-from norvash.work.may import NotAllowed
-from norvash.work.secrets_kept import digest
-from norvash.work.sign_in import Entered, change_password, set_pin
-from norvash.work.site import KEYS, choose_keys, join, name_site
+from norvash.work.access.members import first_lead, has_lead
+from norvash.work.access.secrets_kept import digest
+from norvash.work.access.sign_in import Entered, change_password, set_pin
+from norvash.work.act.acting import Act
+from norvash.work.act.may import NotAllowed
+from norvash.work.act.site import KEYS, choose_keys, join, name_site
 
 router = APIRouter()
 

@@ -12,12 +12,12 @@ from norvash.core.stages.gates import COMPETENT, SAFE
 from norvash.core.stages.prove.run_fields import RUN_WHERE
 from norvash.core.stages.prove.volts import run_free_words
 from norvash.core.visit.walk import runs_until
-from norvash.drawing.speed_ladder import speed_ladder_drawn
+from norvash.drawing.running.speed_ladder import speed_ladder_drawn
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import DRAWN, At
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.gate import said_again
-from norvash.work.sheet_page import SheetPage
+from norvash.web.stages.shown.at import DRAWN, At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.gate import said_again
+from norvash.work.reading.sheet_now import SheetNow
 
 
 @dataclass(frozen=True, slots=True)
@@ -76,12 +76,12 @@ def view(at: At) -> Before:
     )
 
 
-def where_it_runs(shown: SheetPage) -> Entry | None:
+def where_it_runs(shown: SheetNow) -> Entry | None:
     """Return the question where a motor runs, None of one of which it does not matter."""
     return entry(shown, RUN_WHERE) if RUN_WHERE.is_offered(shown.context.facts, shown.context.rules) else None
 
 
-def _ladder(shown: SheetPage) -> list[Drawing]:
+def _ladder(shown: SheetNow) -> list[Drawing]:
     ladder, step = ladder_of(shown.sheet, shown.context.rules), shown.context.rules["taps.step"]
     if ladder is None:
         return []

@@ -28,15 +28,15 @@ from norvash.core.stages.brushes.stage import PICTURES
 from norvash.core.stages.commutator.cut import CUT_DONE
 from norvash.core.state.motor_state import BrushSet
 from norvash.core.state.ruler import ruler_of
-from norvash.drawing.carbon_ruler import carbon_ruler
+from norvash.drawing.brush.carbon_ruler import carbon_ruler
 from norvash.drawing.svg import Drawing
-from norvash.web.motor_drawings import sheet_view
-from norvash.web.stages.at import DRAWN, At
-from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
-from norvash.web.stages.written import Written, written
-from norvash.work.brush_lines import BrushLine, BrushLines, brush_lines
-from norvash.work.brushes_used import END_REASONS
-from norvash.work.sheet_page import SheetPage
+from norvash.web.drawn.motor import sheet_view
+from norvash.web.stages.shown.at import DRAWN, At
+from norvash.web.stages.shown.polarity import Polarity, polarity_wrong_shown
+from norvash.web.stages.shown.written import Written, written
+from norvash.work.on_sheet.brushes_used import END_REASONS
+from norvash.work.reading.brush_lines import BrushLine, BrushLines, brush_lines
+from norvash.work.reading.sheet_now import SheetNow
 
 _VIEW = 330
 
@@ -123,7 +123,7 @@ def view(at: At) -> Brushes:
     )
 
 
-def _fit(shown: SheetPage) -> Fit | None:
+def _fit(shown: SheetNow) -> Fit | None:
     """Return what fitting a set asks for, None on a signed sheet."""
     if shown.row.signed_at is not None:
         return None
@@ -143,7 +143,7 @@ def _chosen(at: At, name: str, known: Mapping[str, str]) -> str:
     return at.typed[name] if at.typed.get(name) in known else ""
 
 
-def _dust_expected(shown: SheetPage) -> float | None:
+def _dust_expected(shown: SheetNow) -> float | None:
     """Return the dust that the set has made by its readings [g], None for a set of unknown age."""
     if not shown.context.state.current.fitted_known:
         return None
@@ -151,7 +151,7 @@ def _dust_expected(shown: SheetPage) -> float | None:
     return dust_expected_g(shown.context.facts, worn, shown.context.rules)
 
 
-def _cut_changes(shown: SheetPage) -> tuple[Change, ...]:
+def _cut_changes(shown: SheetNow) -> tuple[Change, ...]:
     """Return what a cut on this sheet changed, nothing without one; its modules are only loaded then."""
     if CUT_DONE.given(shown.sheet) is None:
         return ()

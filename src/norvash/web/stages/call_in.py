@@ -17,12 +17,12 @@ from norvash.core.stages.call_in import (
 )
 from norvash.core.visit.bringing import Item, what_to_bring
 from norvash.core.visit.on_axis import parts_now
-from norvash.web.axis_drawn import AxisDrawn, axis_drawn
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.lives import LifeShown
-from norvash.work.history import HistoryLine
-from norvash.work.sheet_page import SheetPage, last_work
+from norvash.web.drawn.axis import AxisDrawn, axis_drawn
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.lives import LifeShown
+from norvash.work.reading.history import HistoryLine
+from norvash.work.reading.sheet_now import SheetNow, last_work
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -42,7 +42,7 @@ class CallIn:
     axis: AxisDrawn | None
 
 
-def _asks(shown: SheetPage) -> bool:
+def _asks(shown: SheetNow) -> bool:
     """Tell whether a complaint is asked about: said in words only, of which kind it is; gone at an earlier visit with
     no cause found, whether it has come back.
     """
@@ -50,7 +50,7 @@ def _asks(shown: SheetPage) -> bool:
     return COMPLAINT_ASKED in complaints(shown.sheet) or any(x.kept is not None for x in carried)
 
 
-def _first(shown: SheetPage) -> frozenset[str]:
+def _first(shown: SheetNow) -> frozenset[str]:
     """Return the fields of the signs to ask about first, by what was complained of in words."""
     facts, rules = shown.context.facts, shown.context.rules
     asked = {f.sign.id: f for f in STAGE.picked if f.is_offered(facts, rules)}

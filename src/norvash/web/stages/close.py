@@ -9,15 +9,15 @@ from norvash.core.stacks.torque import estimated, read_band
 from norvash.core.stages.close import ROUND, ROUNDS, SCREWS, SHIMS, SHROUD, TORQUE_NM
 from norvash.core.stages.drive.shaft import END_FLOAT
 from norvash.core.stages.stacks import GONE_THROUGH, LEFT_OVER, LEFT_OVER_SAID
-from norvash.core.sums.shaft import FloatIn, end_float
+from norvash.core.sums.shaft.shaft import FloatIn, end_float
 from norvash.core.visit.stacks import stacks_now
-from norvash.drawing.counted_parts import long_mm
-from norvash.drawing.cross_pattern import cross_pattern
+from norvash.drawing.shaft.counted_parts import long_mm
+from norvash.drawing.shaft.cross_pattern import cross_pattern
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
 from norvash.web.stages.stacks import StacksShown, stacks_back
-from norvash.work.sheet_page import SheetPage
+from norvash.work.reading.sheet_now import SheetNow
 
 _WIDE = 300.0
 
@@ -62,7 +62,7 @@ def view(at: At) -> Close:
     )
 
 
-def _float_says(page: SheetPage) -> str:
+def _float_says(page: SheetNow) -> str:
     """Return what to do with the end float as it was measured, empty where it was not, or nobody states its band."""
     read, figures = END_FLOAT.of(page.sheet), page.context.figures
     low, high = END_FLOAT_LOW_MM.stated(figures), END_FLOAT_HIGH_MM.stated(figures)
@@ -73,7 +73,7 @@ def _float_says(page: SheetPage) -> str:
     return end_float(given, page.context.rules).advice
 
 
-def _torque(page: SheetPage) -> TorqueShown:
+def _torque(page: SheetNow) -> TorqueShown:
     """Return how tight it is closed: as it was entered, else by the thread of its bolts, which is an estimate."""
     given = TORQUE_NM.given(page.sheet)
     bolts = _bolts(page)
@@ -95,7 +95,7 @@ def _torque(page: SheetPage) -> TorqueShown:
     )
 
 
-def _bolts(page: SheetPage) -> StackPart | None:
+def _bolts(page: SheetNow) -> StackPart | None:
     """Return the bolts of the machine that hold it together: the longest ones with a thread."""
     parts = [p.part for s in stacks_now(page.sheet, page.context.rules) if s.where == "machine" for p in s.off]
     return max((p for p in parts if p.kind == "bolt" and p.size), key=long_mm, default=None)

@@ -43,15 +43,15 @@ from norvash.core.stages.commutator.cut import (
 from norvash.core.stages.commutator.cut_limits import LIMITS
 from norvash.core.stages.commutator.run_out import BAR_STEP, RUN_OUT, RUN_OUT_ON, RUN_OUT_STEP, RUN_OUT_TOTAL
 from norvash.core.stages.rework import HOLDER_SET
-from norvash.drawing.bar_map import Mapped, bar_map, bar_map_place, condition_sample
-from norvash.drawing.cut_section import cut_section
-from norvash.drawing.run_out_rose import run_out_rose
+from norvash.drawing.commutator.bar_map import Mapped, bar_map, bar_map_place, condition_sample
+from norvash.drawing.commutator.cut_section import cut_section
+from norvash.drawing.commutator.run_out_rose import run_out_rose
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.work.copper_bench import CopperBench, copper_bench
-from norvash.work.copper_told import mapped
-from norvash.work.sheet_page import SheetPage
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.work.reading.copper_bench import CopperBench, copper_bench
+from norvash.work.reading.sheet_now import SheetNow
+from norvash.work.told.copper import mapped
 
 _WIDE, _PHONE, _LATHE = 620.0, 346.0, 760.0
 
@@ -190,11 +190,11 @@ def _is_older(given: Given | None, done: Given | None) -> bool:
     return given is not None and done is not None and given.at <= done.at
 
 
-def _of(shown: SheetPage, field: Field) -> list[Measured]:
+def _of(shown: SheetNow, field: Field) -> list[Measured]:
     return [m for m in shown.measured if m.of[-1][0] == field.id]
 
 
-def _own(shown: SheetPage) -> Own:
+def _own(shown: SheetNow) -> Own:
     def at(field: Field) -> Entry:
         return entry(shown, field)
 
@@ -223,7 +223,7 @@ def _own(shown: SheetPage) -> Own:
     )
 
 
-def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
+def cut_changes_of(shown: SheetNow) -> tuple[Change, ...]:
     """Return what the cut that is recorded on a sheet changed, nothing without one."""
     done, bars = CUT_DONE.given(shown.sheet), BARS.stated(shown.context.figures)
     if done is None or done.cut is None:
@@ -233,7 +233,7 @@ def cut_changes_of(shown: SheetPage) -> tuple[Change, ...]:
     )
 
 
-def map_of(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapToDraw | None:
+def map_of(shown: SheetNow, now: CopperNow, earlier: Earlier | None) -> MapToDraw | None:
     """Return the map of a sheet's bars, none where they are not known."""
     bars, since = mapped(shown, now), map_changes(now, earlier)
     if bars is None:
@@ -242,7 +242,7 @@ def map_of(shown: SheetPage, now: CopperNow, earlier: Earlier | None) -> MapToDr
     return MapToDraw(bars, since.words)
 
 
-def _rose(shown: SheetPage, now: CopperNow) -> Drawing | None:
+def _rose(shown: SheetNow, now: CopperNow) -> Drawing | None:
     return run_out_rose(now.run_out, track_d_mm(shown.context.figures), now.per_bar, 340) if now.run_out else None
 
 
@@ -259,7 +259,7 @@ class LathePage:
     checks: tuple[tuple[str, ...], tuple[str, ...]]
 
 
-def lathe_page(shown: SheetPage, bench: CopperBench) -> LathePage:
+def lathe_page(shown: SheetNow, bench: CopperBench) -> LathePage:
     """Return what goes to the lathe: section, passes, checks."""
     plan, rules = bench.now.plan, shown.context.rules
     return LathePage(

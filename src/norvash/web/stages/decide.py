@@ -11,13 +11,13 @@ from norvash.core.stages.decide import DECISIONS, KEPT_WHY, MOTOR_OVERRULED, OUT
 from norvash.core.stages.shared import FIT_SET
 from norvash.core.visit.walk import look_words
 from norvash.core.visit.work_list import minutes_left
-from norvash.web.forms import whole
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.lives import LifeShown, lives_shown
-from norvash.web.stages.offers import OffersShown, offers_shown
+from norvash.web.served.forms import whole
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.lives import LifeShown, lives_shown
+from norvash.web.stages.shown.offers import OffersShown, offers_shown
 from norvash.web.stages.ways import WaysShown, ways_shown
-from norvash.work.sheet_page import SheetPage
+from norvash.work.reading.sheet_now import SheetNow
 
 _AT_ONCE = 4
 
@@ -82,7 +82,7 @@ def _asked(found: list[LifeShown], typed: Mapping[str, str]) -> frozenset[tuple[
     return frozenset(x.life.at for x in left[:_AT_ONCE])
 
 
-def _stays(shown: SheetPage) -> tuple[Stay, ...]:
+def _stays(shown: SheetNow) -> tuple[Stay, ...]:
     """Return which brushes may stay, where a set is to be renewed or the school is to keep good originals."""
     rules = shown.context.rules
     asked = any(w.task is FIT_SET for w in shown.work) or rules.choice("school.old-or-new").key == "keep"

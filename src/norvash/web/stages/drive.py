@@ -8,11 +8,11 @@ from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
 from norvash.core.sheet.field import BEARINGS
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.stages.drive.shaft import END_FLOAT
-from norvash.drawing.bearing_section import bearing_section
+from norvash.drawing.shaft.bearing_section import bearing_section
 from norvash.drawing.svg import Drawing
 from norvash.errors import InputError
-from norvash.web.stages.at import At
-from norvash.web.stages.axis import AxisShown, axis_shown
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.axis import AxisShown, axis_shown
 
 
 @dataclass(frozen=True, slots=True)

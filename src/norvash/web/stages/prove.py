@@ -21,15 +21,15 @@ from norvash.core.stages.prove.unstated import PLATE_ANEW, PLATE_NONE, USUAL_FRO
 from norvash.core.stages.prove.volts import run_free_words
 from norvash.core.text.words import grouped
 from norvash.core.visit.walk import opened
-from norvash.drawing.band_scale import Banded, band_scale
+from norvash.drawing.scales.band_scale import Banded, band_scale
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import DRAWN, At
 from norvash.web.stages.before import where_it_runs
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.gate import GateShown, gate_shown
-from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
-from norvash.web.stages.proof_beside import ProofBeside, proof_beside
-from norvash.work.sheet_page import SheetPage
+from norvash.web.stages.shown.at import DRAWN, At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.gate import GateShown, gate_shown
+from norvash.web.stages.shown.polarity import Polarity, polarity_wrong_shown
+from norvash.web.stages.shown.proof_beside import ProofBeside, proof_beside
+from norvash.work.reading.sheet_now import SheetNow
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -99,7 +99,7 @@ def view(at: At) -> Prove:
     )
 
 
-def _none_given(shown: SheetPage) -> list[Entry]:
+def _none_given(shown: SheetNow) -> list[Entry]:
     """Return what is said of a plate that gives no figure, where its run lacks one; that it was read anew by somebody
     else only where there was one once; of a figure that was stated at this visit as it was read, where it comes from.
     """
@@ -114,7 +114,7 @@ def _none_given(shown: SheetPage) -> list[Entry]:
     return [entry(shown, f) for f in asked]
 
 
-def _said(shown: SheetPage) -> tuple[Measured, ...]:
+def _said(shown: SheetNow) -> tuple[Measured, ...]:
     """Return what was said of the run of a signed sheet; of an open one it stands with what was read."""
     if shown.row.signed_at is None:
         return ()
@@ -124,7 +124,7 @@ def _said(shown: SheetPage) -> tuple[Measured, ...]:
     return tuple(follows(said["words"], said["right"]) for said in ran["said"])
 
 
-def _points(shown: SheetPage) -> list[list[Entry]]:
+def _points(shown: SheetNow) -> list[list[Entry]]:
     """Return the points of a run as rows of entries; on an open sheet with an empty one after them."""
     facts, rules = shown.context.facts, shown.context.rules
     fields = [f for f in POINT if f.is_offered(facts, rules)]
@@ -134,7 +134,7 @@ def _points(shown: SheetPage) -> list[list[Entry]]:
     return [[entry(shown, f, place) for f in fields] for place in (*places, *more)]
 
 
-def _speeds(shown: SheetPage, run: Run) -> str:
+def _speeds(shown: SheetNow, run: Run) -> str:
     """Return the speeds before and after the repair, side by side; empty where one of them was not read."""
     before, at = NOLOAD_RPM.of(shown.sheet.as_found), run.at
     after = at.rpm if at is not None and RUN_HOW.of(shown.sheet) != "load" else None
@@ -145,7 +145,7 @@ def _speeds(shown: SheetPage, run: Run) -> str:
     return f"{grouped(before)} r/min before the repair, {grouped(after)} after it: {more}."
 
 
-def _drawn(shown: SheetPage, run: Run) -> Drawing | None:
+def _drawn(shown: SheetNow, run: Run) -> Drawing | None:
     """Return current and speed of the run on their bands, None where no band is known."""
     sheet, rules, at = shown.sheet, shown.context.rules, run.at
     if at is None or sheet.facts.motor_class == "generator" or not comparable(sheet, at, rules):
@@ -165,7 +165,7 @@ def _drawn(shown: SheetPage, run: Run) -> Drawing | None:
     return band_scale("The run on its bands", rows, DRAWN) if rows else None
 
 
-def _also(shown: SheetPage) -> list[Entry]:
+def _also(shown: SheetNow) -> list[Entry]:
     """Return what else may be named as the cause, once one is: what was mended beside it, and what is named."""
     named, mended = causes_named(shown.sheet), may_have_been(shown.sheet, shown.visit.lives)
     if not named:
@@ -173,7 +173,7 @@ def _also(shown: SheetPage) -> list[Entry]:
     return [entry(shown, ALSO_WAS[c]) for c in dict.fromkeys((*named, *mended)) if c != named[0]]
 
 
-def _causes(shown: SheetPage) -> tuple[tuple[str, str], ...]:
+def _causes(shown: SheetNow) -> tuple[tuple[str, str], ...]:
     """Return the causes to choose from: what was mended at this visit."""
     words = dict(CAUSE_WAS.choices)
     chosen = [CAUSE_WAS.of(shown.sheet)] if CAUSE_WAS.of(shown.sheet) else []

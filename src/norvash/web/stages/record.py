@@ -5,10 +5,10 @@ from dataclasses import dataclass
 from norvash.core.stages.polarity import BOX
 from norvash.core.stages.record import STACK, WIRE
 from norvash.core.visit.on_axis import parts_now
-from norvash.web.axis_drawn import AxisDrawn, axis_drawn
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.polarity import Polarity, polarity_wrong_shown
+from norvash.web.drawn.axis import AxisDrawn, axis_drawn
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.polarity import Polarity, polarity_wrong_shown
 from norvash.web.stages.stacks import StacksShown, stacks_off
 
 

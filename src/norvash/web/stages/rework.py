@@ -8,13 +8,13 @@ from norvash.core.stages.own_tasks import OWN_TASK, TOUCHES, WORK_ORDER, dropped
 from norvash.core.stages.rework import REPAIR, TEMPORARY, task_done
 from norvash.core.visit.improvised import key_of, may_be_improvised
 from norvash.core.visit.work_list import Proposed, minutes_left
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.fitting import Fitting, fitting_shown
-from norvash.web.stages.lives import LifeShown, lives_shown
-from norvash.web.stages.offers import OffersShown, offers_shown
 from norvash.web.stages.run_in import RunInShown, run_in_shown
-from norvash.work.sheet_page import SheetPage
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.fitting import Fitting, fitting_shown
+from norvash.web.stages.shown.lives import LifeShown, lives_shown
+from norvash.web.stages.shown.offers import OffersShown, offers_shown
+from norvash.work.reading.sheet_now import SheetNow
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -53,13 +53,13 @@ class Rework:
     run_in: RunInShown
 
 
-def _entry(shown: SheetPage, work: Proposed) -> Entry:
+def _entry(shown: SheetNow, work: Proposed) -> Entry:
     """Return the tick of a task, or the field that records it where it has one."""
     recorded = RECORDED_BY.get(work.task.id)
     return entry(shown, recorded) if recorded is not None else entry(shown, task_done(work.task.id), 0, work.task.what)
 
 
-def _rows(shown: SheetPage) -> list[Row]:
+def _rows(shown: SheetNow) -> list[Row]:
     ids = [w.task.id for w in shown.work]
     order, made = entry(shown, WORK_ORDER), []
     for n, w in enumerate(shown.work):

@@ -10,12 +10,12 @@ from norvash.core.stages.running_in import ON, RUNIN_CLOCK, RUNIN_LOOKED, RUNIN_
 from norvash.core.stages.seating import PRINT
 from norvash.core.stages.shared import FIT_SET, PLAN_CUT
 from norvash.core.visit.done import done_tasks
-from norvash.drawing.face_prints import face_prints
-from norvash.drawing.run_in_log import Pause, RunShown, run_in_log
+from norvash.drawing.brush.face_prints import face_prints
+from norvash.drawing.running.run_in_log import Pause, RunShown, run_in_log
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.work.sheet_page import SheetPage
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.work.reading.sheet_now import SheetNow
 
 _WIDE, _FACES, _LEAST_S, _SHOWN = 470.0, 210.0, 60, 120
 
@@ -89,12 +89,12 @@ def _corrects(at: At, places: tuple[int, ...]) -> bool:
     return bool(at.typed.get("points")) or refused
 
 
-def _minute(page: SheetPage, now: datetime, last: float | None) -> float | None:
+def _minute(page: SheetNow, now: datetime, last: float | None) -> float | None:
     ran = ran_min(page.sheet, now) if page.row.signed_at is None else ran_min(page.sheet, page.row.signed_at)
     return last if ran is None else max(ran, last or 0.0)
 
 
-def _pauses(page: SheetPage) -> tuple[Pause, ...]:
+def _pauses(page: SheetNow) -> tuple[Pause, ...]:
     """Return where a run-in was put aside and gone on with."""
     made, turns = [], turns_of(page.sheet)
     for before, after in pairwise(turns):

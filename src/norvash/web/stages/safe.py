@@ -5,11 +5,11 @@ from dataclasses import dataclass
 from norvash.core.sheet.facts import Facts
 from norvash.core.stages.gates import SAFE
 from norvash.core.stages.safe import PROTECTED_BY
-from norvash.drawing.isolation import Place, isolation
+from norvash.drawing.running.isolation import Place, isolation
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.gate import GateShown, gate_shown
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.gate import GateShown, gate_shown
 
 
 @dataclass(frozen=True, slots=True)

@@ -16,17 +16,17 @@ from norvash.core.stages.sign import ADDITION, NEXT_LOOK, NEXT_LOOK_AT, PARTS_US
 from norvash.core.visit.done import done_tasks
 from norvash.core.visit.proving import handed_over
 from norvash.drawing.svg import Drawing
-from norvash.store.signed import asks_pin
-from norvash.web.axis_drawn import AxisSigned, axis_signed
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.web.stages.gate import GateShown, gate_shown
-from norvash.web.stages.written import Written, written
-from norvash.work.brush_lines import BrushLines, brush_lines
-from norvash.work.copper_told import copper_drawn
-from norvash.work.measured_table import table_of
-from norvash.work.sheet_page import SheetPage
-from norvash.work.signed_how import SignedHow, signed_how
+from norvash.store.access.signed import asks_pin
+from norvash.web.drawn.axis import AxisSigned, axis_signed
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.web.stages.shown.gate import GateShown, gate_shown
+from norvash.web.stages.shown.written import Written, written
+from norvash.work.reading.brush_lines import BrushLines, brush_lines
+from norvash.work.reading.measured_table import table_of
+from norvash.work.reading.sheet_now import SheetNow
+from norvash.work.told.copper import copper_drawn
+from norvash.work.told.signed_how import SignedHow, signed_how
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -58,7 +58,7 @@ class Sign:
     copper: tuple[tuple[Drawing, Drawing | None], ...]
 
 
-def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Written]]]:
+def _story(shown: SheetNow, brushes: BrushLines) -> list[tuple[str, list[Written]]]:
     """Return what stands on a sheet in the order of the work; the brushes have a place in it where any was read."""
     made = dict(written(shown))
     if any(x.reading or x.found or x.seen for x in brushes.lines):
@@ -67,7 +67,7 @@ def _story(shown: SheetPage, brushes: BrushLines) -> list[tuple[str, list[Writte
     return sorted(made.items(), key=lambda of_stage: order.get(of_stage[0], len(order)))
 
 
-def _follow_up(shown: SheetPage) -> str:
+def _follow_up(shown: SheetNow) -> str:
     """Return what the counter shows at the first look after a new set, empty where none was fitted at this visit, and
     once a next look is asked for.
     """

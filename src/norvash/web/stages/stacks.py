@@ -9,12 +9,12 @@ from norvash.core.stacks.part import StackPart
 from norvash.core.stages.stacks import BACK, OFF, STACKS
 from norvash.core.text.words import listed
 from norvash.core.visit.stacks import PartNow, StackNow, stacks_now
-from norvash.drawing.counted_parts import counted_parts, scale_of
-from norvash.drawing.exploded_stack import Laid, exploded_stack, part_alone, scale_beside
+from norvash.drawing.shaft.counted_parts import counted_parts, scale_of
+from norvash.drawing.shaft.exploded_stack import Laid, exploded_stack, part_alone, scale_beside
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import At
-from norvash.work.lending import lent_to
-from norvash.work.sheet_page import SheetPage
+from norvash.web.stages.shown.at import At
+from norvash.work.reading.lending import lent_to
+from norvash.work.reading.sheet_now import SheetNow
 
 _WIDE, _TRAY, _ALONE, _ALONE_HIGH = 690.0, 170.0, 96.0, 46.0
 
@@ -99,7 +99,7 @@ def _shown(at: At, *, closing: bool) -> StacksShown:
 
 def _with_lent(at: At) -> Sheet:
     """Return the sheet with what its type lends, before anything of a stack is entered too."""
-    page: SheetPage = at.shown
+    page: SheetNow = at.shown
     if page.sheet.lent or page.row.signed_at is not None:
         return page.sheet
     lent = lent_to(at.conn, page.row, (), begun=True)

@@ -15,15 +15,15 @@ from norvash.core.stages.ways import FIRST_OTHER, MOST_WAYS, NEW_UNIT, SUBSTITUT
 from norvash.core.text.words import day_words, use_words
 from norvash.core.visit.offered import Known, Offered, offered
 from norvash.core.visit.ways import WaysNow, condition_of, retires_on
-from norvash.drawing.flip_axis import flip_axis
+from norvash.drawing.scales.flip_axis import flip_axis
+from norvash.drawing.scales.way_bars import way_bars
 from norvash.drawing.svg import Drawing
-from norvash.drawing.way_bars import way_bars
-from norvash.store.entries import list_bills
-from norvash.store.records import kept
-from norvash.web.forms import whole
-from norvash.web.stages.at import At
-from norvash.web.stages.fields import Entry, entry
-from norvash.work.sheet_page import SheetPage
+from norvash.store.record.entries import list_bills
+from norvash.store.record.records import kept
+from norvash.web.served.forms import whole
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.fields import Entry, entry
+from norvash.work.reading.sheet_now import SheetNow
 
 _WEEKS = 365.25 / 7
 _WIDE, _PHONE, _MOST_BILLS = 694.0, 346.0, 40
@@ -190,7 +190,7 @@ def _known_words(known: Known) -> str:
     return f"{known.part.name} {price}{pieces} on {day_words(known.on)}{': too old, ask again' if known.old else ''}"
 
 
-def _lasts(page: SheetPage, place: int) -> tuple[float, str]:
+def _lasts(page: SheetNow, place: int) -> tuple[float, str]:
     """Return how long a set lasts here by the forecast, and in which unit as it is typed; 0 where that is not known, or
     for a way that buys something else.
     """
@@ -200,7 +200,7 @@ def _lasts(page: SheetPage, place: int) -> tuple[float, str]:
     return ahead.life_units, "h" if unit == "hours" else unit
 
 
-def _fitted_left(page: SheetPage) -> str:
+def _fitted_left(page: SheetNow) -> str:
     """Return what the fitted set has left, beside a price of carbon, and that no more than one is held where it
     outlives the machine.
     """

@@ -8,11 +8,11 @@ from norvash.core.motor.figure_fields import ARMATURE_SLOTS, BARS
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.windings.insulation import least_megohm
-from norvash.drawing.insulation_trend import insulation_trend
+from norvash.drawing.running.insulation_trend import insulation_trend
 from norvash.drawing.svg import Drawing
-from norvash.web.stages.at import At
-from norvash.web.stages.axis import AxisShown, axis_shown
-from norvash.work.insulation_record import insulation_record
+from norvash.web.stages.shown.at import At
+from norvash.web.stages.shown.axis import AxisShown, axis_shown
+from norvash.work.pages.insulation_record import insulation_record
 
 _TREND = 380
 

@@ -1,0 +1,1 @@
+"""Sums before a motor is opened."""

@@ -1,0 +1,1 @@
+"""Sums about brushes: carbon, limit, line, load and fit."""

@@ -1,0 +1,1 @@
+"""Sums about commutator and windings."""

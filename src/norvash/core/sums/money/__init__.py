@@ -1,0 +1,1 @@
+"""Sums of money and of intervals."""

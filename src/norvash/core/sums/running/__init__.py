@@ -1,0 +1,1 @@
+"""Sums of run-in, proof and generators."""

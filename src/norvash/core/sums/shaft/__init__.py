@@ -1,0 +1,1 @@
+"""Sums about bearings, shaft, parts that are offered, and closing up."""

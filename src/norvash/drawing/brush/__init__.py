@@ -1,0 +1,1 @@
+"""Brushes, their holders and faces, drawn."""

@@ -1,0 +1,1 @@
+"""The commutator drawn: its bars, its run-out, its cut."""

@@ -1,0 +1,1 @@
+"""What is measured while a motor is fed or run, drawn."""

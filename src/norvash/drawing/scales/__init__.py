@@ -1,0 +1,1 @@
+"""Figures on scales: bands, shares, grades, money."""

@@ -1,0 +1,1 @@
+"""What sits on the shaft, drawn: bearings, belts, and the parts that come off."""

@@ -1,0 +1,1 @@
+"""Roles, secrets, sessions and how signatures came about."""

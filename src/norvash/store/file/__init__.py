@@ -1,0 +1,1 @@
+"""The database as a file: opened, lifted, copied, locked, watched, looked at whole."""

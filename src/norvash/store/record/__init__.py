@@ -1,0 +1,1 @@
+"""The rows of the record: motors, sheets, brushes, use, lives, and every write."""

@@ -1,0 +1,1 @@
+"""Who comes in: sessions, rights, and what stands around every answer."""

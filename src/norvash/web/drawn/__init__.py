@@ -1,0 +1,1 @@
+"""Drawings as pages show them, made from what a page knows."""

@@ -1,0 +1,1 @@
+"""How pages are served: answers, forms, fragments, files that ship, long work."""

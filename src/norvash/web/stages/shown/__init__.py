@@ -1,0 +1,1 @@
+"""What the views of several stages share."""

@@ -1,0 +1,1 @@
+"""Who may come in: members, sessions, secrets, attempts."""

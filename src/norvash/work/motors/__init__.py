@@ -1,0 +1,1 @@
+"""Jobs on motors beside their sheets: added, used, stated, ruled, retired."""

@@ -1,0 +1,1 @@
+"""Jobs on a sheet: opened, entered, measured, corrected, signed, taken back."""

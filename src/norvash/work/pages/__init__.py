@@ -1,0 +1,1 @@
+"""What each page shows, put together."""

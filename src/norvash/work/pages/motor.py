@@ -1,0 +1,72 @@
+"""All that a motor's page shows."""
+
+from dataclasses import dataclass
+from datetime import date
+
+from norvash.core.record.record import SheetRow
+from norvash.core.sheet.life import Life
+from norvash.core.sheet.sheet import Sheet
+from norvash.core.state.findings import Findings
+from norvash.core.verdict.sentence import Verdict
+from norvash.core.visit.visit import Visit
+from norvash.store.file.database import Connection
+from norvash.store.record import people, rounds, sheets
+from norvash.store.record.rounds import ReadingRow
+from norvash.work.motors.confirming import RestsOn, rests_on
+from norvash.work.reading.context import Context
+from norvash.work.reading.history import HistoryLine, history
+from norvash.work.reading.loading import load
+from norvash.work.reading.sheet_state import put_together
+from norvash.work.reading.standing import judge
+
+_ACTS, _SHEETS = 80, 8
+
+
+@dataclass(frozen=True, slots=True, kw_only=True)
+class MotorPage:
+    """A motor, judged now, with its sheets, what stands on it between visits, its history, and the `visit`
+    of the newest `whole` sheet, on which its parts were looked at.
+    """
+
+    context: Context
+    found: Findings
+    said: Verdict
+    open_sheet: SheetRow | None
+    sheets: list[SheetRow]
+    standing: tuple[Life, ...]
+    history: tuple[HistoryLine, ...]
+    answered: list[ReadingRow]
+    rests: tuple[RestsOn, ...]
+    visit: Visit | None
+    whole: SheetRow | None
+
+
+def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
+    """Return all that a motor's page shows.
+
+    Raises: NotFound.
+    """
+    made = judge(load(conn, motor_id), today)
+    context, found = made.context, made.found
+    left_open = context.row if context.row is not None and context.row.signed_at is None else None
+    listed = sheets.list_sheets(conn, motor_id, _SHEETS)
+    whole = next((s for s in listed if s.kind == "full"), None)
+    return MotorPage(
+        context=context,
+        found=found,
+        said=made.said,
+        open_sheet=left_open,
+        sheets=listed,
+        standing=tuple(x for x in found.lives if x.stands) if left_open is None else (),
+        history=history(people.list_acts(conn, motor_id, _ACTS), context.unit),
+        answered=rounds.list_answered(conn, motor_id),
+        rests=rests_on(conn, made),
+        visit=None if whole is None else context.visit(_sheet_of(conn, context, whole), found),
+        whole=whole,
+    )
+
+
+def _sheet_of(conn: Connection, context: Context, row: SheetRow) -> Sheet:
+    """Return what stands on a sheet of a motor."""
+    own = context.sheet if context.row is not None and context.row.id == row.id else None
+    return own or put_together(conn, row, context.facts)

@@ -1,0 +1,1 @@
+"""What a visit tells once it is signed, each subject as plain values."""
