@@ -37,6 +37,7 @@ class Done:
     """One write as it was recorded; one from a file names who played it, one of somebody signed in their device."""
 
     id: str
+    seq: int = 0
     at: datetime
     person: str = ""
     job: str
@@ -123,7 +124,7 @@ def list_like(conn: Connection, name: str) -> list[Person]:
     return [Person(r["id"], r["name"]) for r in rows]
 
 
-_COLUMNS = "a.id, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json"
+_COLUMNS = "a.id, a.seq, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json"
 _DONE = f"""select {_COLUMNS}, f.name as played_by, n.device from act a join person p on p.id = a.person_id
             left join person f on f.id = a.played_by left join session n on n.id = a.session_id"""
 
@@ -131,6 +132,7 @@ _DONE = f"""select {_COLUMNS}, f.name as played_by, n.device from act a join per
 def _done(row: Row) -> Done:
     return Done(
         id=row["id"],
+        seq=row["seq"] or 0,
         at=datetime.fromisoformat(row["at"]),
         person=row["person"],
         job=row["job"],
@@ -180,6 +182,40 @@ def last_act_at(conn: Connection, record: str | None) -> datetime | None:
 def last_seq(conn: Connection) -> int:
     """Return the number of the newest write of all, 0 before the first."""
     return int(conn.execute("select coalesce(max(seq), 0) from act").fetchone()[0])
+
+
+def list_record(conn: Connection, motor_id: str, most: int, below: int | None = None) -> list[Done]:
+    """Return the latest writes about a motor, newest first; of those below a place in the order of writing, if one is
+    given.
+    """
+    rows = conn.execute(
+        f"{_DONE} where a.motor_id = :motor and (:below is null or a.seq < :below) order by a.seq desc limit :most",
+        {"motor": motor_id, "most": most, "below": below},
+    )
+    return [_done(r) for r in rows]
+
+
+def list_since_opened(conn: Connection, motor_id: str, below: int) -> list[Done]:
+    """Return the writes about a motor from the last opening of a sheet before a place in the order of writing up to
+    that, newest first.
+    """
+    rows = conn.execute(
+        f"""{_DONE} where a.motor_id = :motor and a.seq < :below and a.seq >= (
+            select max(seq) from act where motor_id = :motor and job = 'open a sheet' and seq < :below)
+            order by a.seq desc""",
+        {"motor": motor_id, "below": below},
+    )
+    return [_done(r) for r in rows]
+
+
+def sheet_opened_before(conn: Connection, motor_id: str, below: int) -> str:
+    """Return the sheet that was opened last before a place in the order of writing, empty without one."""
+    row = conn.execute(
+        """select result_id from act where motor_id = :motor and job = 'open a sheet' and seq < :below
+           order by seq desc limit 1""",
+        {"motor": motor_id, "below": below},
+    ).fetchone()
+    return str(row["result_id"]) if row is not None else ""
 
 
 def list_acts(conn: Connection, motor_id: str, most: int, before: datetime | None = None) -> list[Done]:

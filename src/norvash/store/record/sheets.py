@@ -91,16 +91,20 @@ def open_sheet_of(conn: Connection, motor_id: str) -> SheetRow | None:
     return _sheet(row) if row else None
 
 
-def newest_sheet_of(conn: Connection, motor_id: str) -> SheetRow | None:
-    """Return a motor's newest sheet, None without one."""
-    row = conn.execute(f"{_SHEET} where s.motor_id = :id order by s.number desc limit 1", {"id": motor_id}).fetchone()
+def newest_sheet_of(conn: Connection, motor_id: str, kind: str | None = None) -> SheetRow | None:
+    """Return a motor's newest sheet, of one kind if that is given; None without one."""
+    row = conn.execute(
+        f"{_SHEET} where s.motor_id = :id and (:kind is null or s.kind = :kind) order by s.number desc limit 1",
+        {"id": motor_id, "kind": kind},
+    ).fetchone()
     return _sheet(row) if row else None
 
 
-def list_sheets(conn: Connection, motor_id: str, most: int) -> list[SheetRow]:
-    """Return a motor's newest sheets, the newest first."""
+def list_sheets(conn: Connection, motor_id: str, most: int, below: int | None = None) -> list[SheetRow]:
+    """Return a motor's newest sheets, the newest first; of those below a number, if one is given."""
     rows = conn.execute(
-        f"{_SHEET} where s.motor_id = :id order by s.number desc limit :most", {"id": motor_id, "most": most}
+        f"{_SHEET} where s.motor_id = :id and (:below is null or s.number < :below) order by s.number desc limit :most",
+        {"id": motor_id, "most": most, "below": below},
     )
     return [_sheet(r) for r in rows]
 

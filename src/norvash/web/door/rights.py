@@ -32,6 +32,7 @@ GET /motors
 GET /motors/{motor_id}
 GET /motors/{motor_id}/drawings/{name}.svg
 GET /motors/{motor_id}/hours
+GET /motors/{motor_id}/record
 GET /notes/import/{file_id}
 GET /hours/import/{file_id}
 GET /outlook

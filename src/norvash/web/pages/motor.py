@@ -1,6 +1,6 @@
 """One motor: verdict, drawings, history."""
 
-from fastapi import APIRouter, Request
+from fastapi import APIRouter, Query, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.brush.doubts import ANSWERS
@@ -15,6 +15,8 @@ from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.work.motors.confirming import confirm
 from norvash.work.motors.retiring import take_back_into_use
 from norvash.work.pages.motor import motor_page
+from norvash.work.pages.record import lines_of, sheets_of
+from norvash.work.reading.loading import load
 
 router = APIRouter()
 _DRAWINGS = ("end-view", "life-line", "carbon-ruler")
@@ -50,6 +52,28 @@ def _page(request: Request, conn: Conn, now: Now, motor_id: str, error: NorvashE
         error=error,
         errors=errors_of(error),
         caution=f"{template.caution} {CAUTION_FOR_ALL}",
+    )
+
+
+_AT = Query(None, ge=1, le=2**53)
+
+
+@router.get("/motors/{motor_id}/record")
+def record(
+    *, request: Request, conn: Conn, motor_id: str, sheets: int | None = _AT, lines: int | None = _AT
+) -> HTMLResponse:
+    """Show a motor's record page by page: sheets below a number, lines below a place in the order of writing."""
+    context = load(conn, motor_id)
+    return page(
+        request,
+        "record.html",
+        200,
+        area="Motors",
+        motor=context.motor,
+        sheets=sheets_of(conn, motor_id, sheets),
+        lines=lines_of(conn, motor_id, context.unit, lines),
+        sheets_below=sheets,
+        lines_below=lines,
     )
 
 

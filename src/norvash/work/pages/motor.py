@@ -10,16 +10,17 @@ from norvash.core.state.findings import Findings
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.visit.visit import Visit
 from norvash.store.file.database import Connection
-from norvash.store.record import people, rounds, sheets
+from norvash.store.record import rounds, sheets
 from norvash.store.record.rounds import ReadingRow
 from norvash.work.motors.confirming import RestsOn, rests_on
+from norvash.work.pages.record import Sheets, lines_of, sheets_of
 from norvash.work.reading.context import Context
-from norvash.work.reading.history import HistoryLine, history
+from norvash.work.reading.history import HistoryLine
 from norvash.work.reading.loading import load
 from norvash.work.reading.sheet_state import put_together
 from norvash.work.reading.standing import judge
 
-_ACTS, _SHEETS = 80, 8
+_SHEETS = 8
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -32,9 +33,11 @@ class MotorPage:
     found: Findings
     said: Verdict
     open_sheet: SheetRow | None
-    sheets: list[SheetRow]
+    sheets: tuple[SheetRow, ...]
+    sheets_below: int | None
     standing: tuple[Life, ...]
     history: tuple[HistoryLine, ...]
+    history_below: int | None
     answered: list[ReadingRow]
     rests: tuple[RestsOn, ...]
     visit: Visit | None
@@ -49,21 +52,28 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     made = judge(load(conn, motor_id), today)
     context, found = made.context, made.found
     left_open = context.row if context.row is not None and context.row.signed_at is None else None
-    listed = sheets.list_sheets(conn, motor_id, _SHEETS)
-    whole = next((s for s in listed if s.kind == "full"), None)
+    listed, told = sheets_of(conn, motor_id, most=_SHEETS), lines_of(conn, motor_id, context.unit)
+    whole = next((s for s in listed.sheets if s.kind == "full"), None) or _whole_before(conn, motor_id, listed)
     return MotorPage(
         context=context,
         found=found,
         said=made.said,
         open_sheet=left_open,
-        sheets=listed,
+        sheets=listed.sheets,
+        sheets_below=listed.below,
         standing=tuple(x for x in found.lives if x.stands) if left_open is None else (),
-        history=history(people.list_acts(conn, motor_id, _ACTS), context.unit),
+        history=told.lines,
+        history_below=told.below,
         answered=rounds.list_answered(conn, motor_id),
         rests=rests_on(conn, made),
         visit=None if whole is None else context.visit(_sheet_of(conn, context, whole), found),
         whole=whole,
     )
+
+
+def _whole_before(conn: Connection, motor_id: str, listed: Sheets) -> SheetRow | None:
+    """Return the newest whole sheet of a motor before those that are listed, None without one."""
+    return None if listed.below is None else sheets.newest_sheet_of(conn, motor_id, kind="full")
 
 
 def _sheet_of(conn: Connection, context: Context, row: SheetRow) -> Sheet:

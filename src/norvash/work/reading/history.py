@@ -2,7 +2,7 @@
 
 import json
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from functools import lru_cache
 from itertools import dropwhile
@@ -52,10 +52,17 @@ class HistoryLine:
     person: str
     words: str
     device: str = ""
+    sheet: str = ""
 
 
-def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
-    """Return a motor's record from its latest acts, both newest first; unit is its unit of use.
+def begins_amid(acts: Sequence[Done]) -> bool:
+    """Tell whether the oldest of some acts, newest first, belongs to a visit whose opening is not among them."""
+    return bool(acts) and acts[-1].job in _ROUND_JOBS and acts[-1].job != "open a sheet"
+
+
+def history(acts: Sequence[Done], unit: str, sheet: str = "") -> tuple[HistoryLine, ...]:
+    """Return a motor's record from its latest acts, both newest first; unit is its unit of use, `sheet` the one that
+    was opened last before them. Each line of a visit names its sheet.
 
     A visit of which only the end is among the acts is left out.
     """
@@ -64,16 +71,18 @@ def history(acts: Sequence[Done], unit: str) -> tuple[HistoryLine, ...]:
     for act in dropwhile(lambda a: a.job in _ROUND_JOBS and a.job != "open a sheet", reversed(acts)):
         goes_on = act.job in _ROUND_JOBS and act.job != "open a sheet"
         if visit and not (goes_on and act.person == visit[0].person and act.at.date() == visit[0].at.date()):
-            lines.append(_visit(visit, unit))
+            lines.append(replace(_visit(visit, unit), sheet=sheet))
             visit = []
+        sheet = act.result_id if act.job == "open a sheet" else sheet
         if act.job in _ROUND_JOBS:
             visit.append(act)
         else:
             told = _Told(act.at.date().isoformat(), _plain(act.before_json), _plain(act.after_json), unit)
             words = _SAID[act.job](told) if act.job in _SAID else act.job
-            lines.append(HistoryLine(act.at, act.person, f"{words}{_source(told)}{_played(act)}", act.device))
+            of = act.result_id if act.job == "add to a sheet" else ""
+            lines.append(HistoryLine(act.at, act.person, f"{words}{_source(told)}{_played(act)}", act.device, of))
     if visit:
-        lines.append(_visit(visit, unit))
+        lines.append(replace(_visit(visit, unit), sheet=sheet))
     return tuple(reversed(lines))
 
 

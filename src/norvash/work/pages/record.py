@@ -1,0 +1,48 @@
+"""A motor's record, page by page: its sheets, and what was done, each line with its sheet."""
+
+from dataclasses import dataclass
+
+from norvash.core.record.record import SheetRow
+from norvash.store.file.database import Connection
+from norvash.store.record import people, sheets
+from norvash.work.reading.history import HistoryLine, begins_amid, history
+
+_ACTS, _SHEETS = 80, 40
+
+
+@dataclass(frozen=True, slots=True)
+class Lines:
+    """Some lines of a record, the newest first, and below which place in the order of writing it goes on; None where
+    nothing is earlier.
+    """
+
+    lines: tuple[HistoryLine, ...]
+    below: int | None
+
+
+@dataclass(frozen=True, slots=True)
+class Sheets:
+    """Some sheets, the newest first, and below which number there are more; None where there are not."""
+
+    sheets: tuple[SheetRow, ...]
+    below: int | None
+
+
+def lines_of(conn: Connection, motor_id: str, unit: str, below: int | None = None) -> Lines:
+    """Return the newest lines of a motor's record, of those below a place in the order of writing if one is given; a
+    visit is never cut in two.
+    """
+    acts = people.list_record(conn, motor_id, _ACTS, below)
+    if begins_amid(acts):
+        acts += people.list_since_opened(conn, motor_id, acts[-1].seq)
+    if len(acts) < _ACTS:
+        return Lines(history(acts, unit), None)
+    first = acts[-1].seq
+    opened = people.sheet_opened_before(conn, motor_id, first)
+    return Lines(history(acts, unit, opened), first if people.list_record(conn, motor_id, 1, first) else None)
+
+
+def sheets_of(conn: Connection, motor_id: str, below: int | None = None, most: int = _SHEETS) -> Sheets:
+    """Return a motor's newest sheets, of those below a number if one is given."""
+    found = sheets.list_sheets(conn, motor_id, most + 1, below)
+    return Sheets(tuple(found[:most]), found[most - 1].number if len(found) > most else None)
