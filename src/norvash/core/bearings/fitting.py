@@ -161,6 +161,7 @@ def gap_lines(clear_mm: float, air_gap_mm: float | None) -> list[FitLine]:
     """Return whether the armature stays clear of the poles with the clearance of a bush, nothing without an air gap.
 
     Units: [mm]
+    Source: a journal sinks by its clearance; the air gap must be more
     """
     if air_gap_mm is None:
         return []
@@ -220,7 +221,7 @@ def _line(name: str, words: str, clearance: float, *, band: Band, tight: str, lo
 def squeeze(section_mm: float, groove_mm: float) -> float:
     """Return the squeeze of an O-ring as a share of its section.
 
-    Units: [mm] -> [1]. Raises: InputError without a section.
+    Units: [mm] -> [1]. Source: section less groove, over section. Raises: InputError without a section.
 
     >>> round(squeeze(2.0, 1.6), 2)
     0.2
@@ -236,6 +237,7 @@ def shim_mm(float_mm: float, low_mm: float, high_mm: float) -> float:
     0 inside it.
 
     Units: [mm]
+    Source: what is read less the middle of its band
 
     >>> shim_mm(0.75, 0.1, 0.3)
     0.55
@@ -251,7 +253,7 @@ def shim_stack(least_mm: float, most_mm: float, box_mm: Sequence[float]) -> tupl
 
     None where none fits.
 
-    Units: [mm]. Raises: InputError for more shims than can be tried.
+    Units: [mm]. Source: every sum of what is at hand. Raises: InputError for more shims than can be tried.
 
     >>> shim_stack(0.44, 0.64, [0.1, 0.15, 0.3, 0.5])
     (0.5,)

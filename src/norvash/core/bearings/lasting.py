@@ -47,7 +47,9 @@ class Lasting:
 def life_h(capacity_kn: float, load_kn: float, speed_rpm: float) -> float:
     """Return the rating life of a ball bearing that nine in ten reach.
 
-    Units: capacity_kn, load_kn [kN], speed_rpm [r/min] -> [h]. Raises: InputError without load or speed.
+    Units: capacity_kn, load_kn [kN], speed_rpm [r/min] -> [h]
+    Source: a million turns times (capacity over load)³
+    Raises: InputError without load or speed.
 
     >>> round(life_h(14.1, 0.64, 2870), 0)
     62099.0
@@ -107,6 +109,7 @@ def lasting(runs: Running, rules: MotorRules) -> Lasting:
 def renew_anyway(run_h: float | None, expected_h: float | None, years: float | None, rules: MotorRules) -> str:
     """Return why a sealed bearing that was reached is renewed anyway, empty where it may stay.
 
+    Units: run_h, expected_h [h], years [a]
     Source: rules bearing.hours-share, bearing.years
     """
     if run_h is not None and expected_h and over(run_h, rules["bearing.hours-share"] * expected_h):

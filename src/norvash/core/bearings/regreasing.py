@@ -27,7 +27,10 @@ def regrease_h(
 
 
 def grease_g(outside_mm: float, width_mm: float) -> float:
-    """Return how much grease goes in [g]; more than that reaches the commutator. Units: [mm], [mm] -> [g]"""
+    """Return how much grease goes in [g]; more than that reaches the commutator.
+
+    Units: [mm], [mm] -> [g]. Source: 0.005 times outside times width
+    """
     return outside_mm * width_mm / _GRAMS
 
 
@@ -35,6 +38,7 @@ def unbalance_g_mm(mass_kg: float, speed_rpm: float, grade_mm_s: float) -> float
     """Return the unbalance that a rotor may keep, of both planes together.
 
     Units: [kg], [r/min], grade as speed of its centre of mass [mm/s] -> [g·mm]
+    Source: mass times the grade over the angular speed
 
     >>> round(unbalance_g_mm(18, 1500, 2.5), 2)
     286.48
@@ -43,5 +47,8 @@ def unbalance_g_mm(mass_kg: float, speed_rpm: float, grade_mm_s: float) -> float
 
 
 def too_slow_to_say(hours: float) -> bool:
-    """Tell whether the sum for greasing has no answer: the bearing is too large or too fast for it."""
+    """Tell whether the sum for greasing has no answer: the bearing is too large or too fast for it.
+
+    Units: [h]. Source: the interval that the sum gives ends there
+    """
     return not over(hours, 0.0)

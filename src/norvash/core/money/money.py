@@ -111,7 +111,7 @@ def rounded(minor: int | Fraction) -> int:
 def exactly(value: float) -> Fraction:
     """Return a number as it is written, not as a float holds it: 0.19 is nineteen hundredths.
 
-    Units: any, kept.
+    Units: any, kept. Source: the shortest decimal that a float is written with
     """
     return Fraction(repr(value))
 

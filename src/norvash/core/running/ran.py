@@ -10,7 +10,8 @@ _SECONDS = 60.0
 def ran_min(turns: Iterable[tuple[datetime, str]], at: datetime) -> float | None:
     """Return how long it has run by a time, without what it was put aside; None where it never began by then.
 
-    Units: -> [min]. Shape: turns as (time, word) in the order of time; whatever is not `ON` ends or stops it.
+    Units: -> [min]. Source: the clock of each turn, from on to what ends it
+    Shape: turns as (time, word) in the order of time; whatever is not `ON` ends or stops it.
 
     >>> ran_min([(datetime(2026, 3, 2, 8), "on"), (datetime(2026, 3, 2, 9), "over")], datetime(2026, 3, 3))
     60.0

@@ -13,6 +13,8 @@ _LEAST_MM = 0.05
 def shroud_words(gaps_mm: Sequence[float | None]) -> str:
     """Return how to shift a shroud whose gaps were read from the top with the clock [mm]; empty without all four.
 
+    Units: [mm]. Source: half the difference of gaps that face each other
+
     >>> shroud_words((3.0, 2.0, 2.0, 2.0))
     'shift the shroud by 0.50 mm to the bottom'
     >>> shroud_words((2.0, 2.0, 2.0, 2.05))

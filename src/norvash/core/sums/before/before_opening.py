@@ -38,7 +38,10 @@ class LadderOut(Ladder):
 
 
 def ladder(given: LadderIn, rules: MotorRules) -> LadderOut:
-    """Return the ladder, judged."""
+    """Return the ladder, judged.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     expected = given.expected_share if given.expected_share is not None else [None] * len(given.steps_v)
     if any(e == 0 for e in expected):
         raise InputError("A setting cannot be expected to give nothing.", "Leave it out with a dash.", "expected_share")
@@ -159,7 +162,10 @@ class BatteryOut(Battery):
 
 
 def battery(given: BatteryIn, rules: MotorRules) -> BatteryOut:
-    """Return the battery, judged."""
+    """Return the battery, judged.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     if given.rest_v is None and given.cranking_v is None:
         raise InputError("Nothing is measured.", "Give the volts at rest or while cranking.", "rest_v")
     found = judge_battery(

@@ -89,7 +89,10 @@ def seen_of(given: CauseIn) -> dict[str, str]:
 
 
 def found_cause(given: CauseIn, rules: MotorRules) -> Diagnosis:
-    """Return the ranking for what was given; raises as `find_cause` does."""
+    """Return the ranking for what was given; raises as `find_cause` does.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     if given.motor_class not in TEMPLATES:
         raise InputError(f"“{given.motor_class}” is not a class.", "Use " + ", ".join(TEMPLATES) + ".", "motor_class")
     if given.state not in STATES:

@@ -114,7 +114,10 @@ class SeatingOut:
 
 
 def seating(given: SeatingIn, rules: MotorRules) -> SeatingOut:
-    """Return the seating of a face; a face curved more than the commutator is refused."""
+    """Return the seating of a face; a face curved more than the commutator is refused.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     together(given, "new_mm", "limit_mm")
     if over(given.worn_mm, given.new_mm or given.worn_mm):
         raise InputError("More has worn than the brush was long.", "Check the two figures.", "worn_mm")

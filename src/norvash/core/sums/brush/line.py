@@ -89,7 +89,10 @@ def _aligned(name: str, values: list[float | None], count: int) -> list[float | 
 
 
 def line(given: LineIn, rules: MotorRules) -> LineOut:
-    """Return the straight line, or why there is none."""
+    """Return the straight line, or why there is none.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     starts, before, now = lists_of(given, rules)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     tracks = [_track(given, s, p, n, sd) for s, p, n in zip(starts, before, now, strict=True)]
@@ -221,7 +224,10 @@ def _worn(start_mm: float, now_mm: float, given: SpreadIn, rules: MotorRules) ->
 
 
 def spread(given: SpreadIn, rules: MotorRules) -> SpreadOut:
-    """Return how evenly a set has worn."""
+    """Return how evenly a set has worn.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     wear = wear_of(given, rules)
     sd = given.standard_uncertainty_mm or rules["instrument.digital-caliper"]
     if given.polarity is not None and (len(given.polarity) != len(wear) or set(given.polarity) - {"+", "-"}):

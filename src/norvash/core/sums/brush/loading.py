@@ -76,7 +76,10 @@ class PressureOut:
 
 
 def spring_pressure(given: PressureIn, rules: MotorRules) -> PressureOut:
-    """Return the pressure on the full section and what it means."""
+    """Return the pressure on the full section and what it means.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     rules = for_class(rules, given.motor_class)
     low = rules["pressure.low"] if given.band_low_kpa is None else given.band_low_kpa
     high = rules["pressure.high"] if given.band_high_kpa is None else given.band_high_kpa
@@ -156,7 +159,10 @@ class DensityOut:
 
 
 def current_density(given: DensityIn, rules: MotorRules) -> DensityOut:
-    """Return the current density against the guide of the grade; of a short duty what lasts is held against it."""
+    """Return the current density against the guide of the grade; of a short duty what lasts is held against it.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     together(given, "on_s", "rest_s")
     rms, share = given.current_a * _form_factor(given, rules), _share_on(given)
     seated = current_density_a_per_cm2(rms, given.brush_count, given.thickness_mm * given.width_mm)

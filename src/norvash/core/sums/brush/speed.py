@@ -73,7 +73,10 @@ class BarVoltsOut:
 
 
 def bar_volts(given: BarVoltsIn, rules: MotorRules) -> BarVoltsOut:
-    """Return the mean volts from bar to bar: over the most, look for marks of a flashover."""
+    """Return the mean volts from bar to bar: over the most, look for marks of a flashover.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     if given.bars < 2 * given.pole_pairs:
         raise InputError("There are fewer bars than poles.", "Check bars and pole pairs.", "bars")
     mean = mean_bar_v(given.rated_v, given.pole_pairs, given.bars)

@@ -58,7 +58,10 @@ class BarTestOut:
 
 
 def tested_of(given: BarTestIn, rules: MotorRules) -> BarTested:
-    """Return the given readings, judged."""
+    """Return the given readings, judged.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     pitch = given.commutator_pitch
     pairs = given.pole_pairs or 1
     wave = given.winding == "wave" and pairs > 1
@@ -84,7 +87,10 @@ def tested_of(given: BarTestIn, rules: MotorRules) -> BarTested:
 
 
 def bar_test(given: BarTestIn, rules: MotorRules) -> BarTestOut:
-    """Return the bar test with the coil or riser at fault."""
+    """Return the bar test with the coil or riser at fault.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     found = tested_of(given, rules)
     opened = [f for f in found.faults if f.kind == "open"]
     first = found.faults[0] if found.faults else None

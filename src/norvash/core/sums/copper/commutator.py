@@ -103,13 +103,19 @@ def _poles(given: MapIn) -> int | None:
 
 
 def read_given_map(given: MapIn, rules: MotorRules) -> MapRead:
-    """Return the given map as read."""
+    """Return the given map as read.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     shown, wound = map_of(given)
     return read_bar_map(shown, wound, rules)
 
 
 def bar_map(given: MapIn, rules: MotorRules) -> MapOut:
-    """Return the pattern of the marked bars with its reason."""
+    """Return the pattern of the marked bars with its reason.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     read = read_given_map(given, rules)
     best = read.searched.proven
     return MapOut(
@@ -172,7 +178,10 @@ class RunOutOut:
 
 
 def judged_run_out(given: RunOutIn, rules: MotorRules) -> RunOut:
-    """Return the given readings, judged."""
+    """Return the given readings, judged.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     if given.speed_rpm is not None and given.commutator_d_mm is None:
         raise InputError(
             "A speed says nothing without the diameter.",
@@ -184,7 +193,10 @@ def judged_run_out(given: RunOutIn, rules: MotorRules) -> RunOut:
 
 
 def run_out(given: RunOutIn, rules: MotorRules) -> RunOutOut:
-    """Return run-out with its circle, its odd bars and its limit."""
+    """Return run-out with its circle, its odd bars and its limit.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     found = judged_run_out(given, rules)
     reading, left = found.largest
     step = "not measured" if found.step_mm is None else f"{found.step_mm:.4f} mm from bar {found.step_at} to the next"

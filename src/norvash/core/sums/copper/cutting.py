@@ -99,7 +99,7 @@ class SkimOut:
 
 
 def planned(given: SkimIn, rules: MotorRules) -> Plan:
-    """Return the plan of the given cut."""
+    """Return the plan of the given cut. Raises: InputError that names the field which cannot be so."""
     together(given, "bearing_span_mm", "shaft_d_mm")
     if given.overrun_mm and under(given.overrun_mm, _LEAST_TRAVEL_MM):
         raise InputError(
@@ -143,7 +143,10 @@ def _way(given: SkimIn, rules: MotorRules) -> Way:
 
 
 def skim_plan(given: SkimIn, rules: MotorRules) -> SkimOut:
-    """Return the plan of a cut; with pits left, both depths stand side by side and the full one comes first."""
+    """Return the plan of a cut; with pits left, both depths stand side by side and the full one comes first.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     plan = planned(given, rules)
     full, leaving = plan.full, plan.leaving
     rough = next((p for p in plan.passes if p.kind == "rough"), None)
@@ -239,7 +242,10 @@ class SurfaceOut:
 
 
 def surface_work(given: SurfaceIn, rules: MotorRules) -> SurfaceOut:
-    """Return what to do with a surface, least removal first."""
+    """Return what to do with a surface, least removal first.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     work, why, school = least_work({sign for name, sign in _SIGNS.items() if getattr(given, name)}, rules)
     found = next(((may, reason) for what, may, reason in ABRASIVES if what == given.abrasive), None)
     if given.abrasive and found is None:

@@ -159,7 +159,10 @@ class CoilsOut:
 
 
 def coils(given: CoilsIn, rules: MotorRules) -> CoilsOut:
-    """Return field coils against each other and the temperature of a winding, of what is given."""
+    """Return field coils against each other and the temperature of a winding, of what is given.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     if given.coils_ohm is None and given.cold_ohm is None:
         raise InputError("Nothing is measured.", "Give the field coils, or a winding cold and hot.", "coils_ohm")
     together(given, "cold_ohm", "hot_ohm")

@@ -52,7 +52,10 @@ class TableOut:
 
 
 def interval_table(given: TableIn, rules: MotorRules) -> TableOut:
-    """Return which cells hold, by the worst brush, never between two cells."""
+    """Return which cells hold, by the worst brush, never between two cells.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     quantity, worst = _worst(given)
     _, pairs, cells = looked_up(given)
     several = isinstance(given.run_h, list) or isinstance(worst, list)
@@ -76,7 +79,10 @@ def interval_table(given: TableIn, rules: MotorRules) -> TableOut:
 
 
 def looked_up(given: TableIn) -> tuple[IntervalTable, list[tuple[float, float]], list[Cell]]:
-    """Return the table, the moments as use and worst reading, and the cell of each."""
+    """Return the table, the moments as use and worst reading, and the cell of each.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     quantity, worst = _worst(given)
     table = IntervalTable(
         tuple(given.rows_h),
@@ -148,7 +154,10 @@ class RunsOut:
 
 
 def runs_before(given: RunsIn, rules: MotorRules) -> RunsOut:
-    """Return the whole runs that fit before the earliest of what is due."""
+    """Return the whole runs that fit before the earliest of what is due.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     if given.due == []:
         raise InputError("Nothing is given that is due.", "Give the use at which it is due.", "due")
     first = min(given.due) if isinstance(given.due, list) else given.due

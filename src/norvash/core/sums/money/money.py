@@ -49,7 +49,10 @@ class LandedOut:
 
 
 def landed_price(given: LandedIn, rules: MotorRules) -> LandedOut:
-    """Return what a part costs here, rounded once."""
+    """Return what a part costs here, rounded once.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     here = currency_of(rules)
     way = Way(
         name="it",
@@ -90,7 +93,10 @@ class PacksOut:
 
 
 def pack_price(given: PacksIn, rules: MotorRules) -> PacksOut:
-    """Return the cheapest whole packs; of equal cost those with more pieces."""
+    """Return the cheapest whole packs; of equal cost those with more pieces.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     here = currency_of(rules)
     packs = [Pack(p.pieces, minor_of(p.price, "packs", here)) for p in given.packs]
     bought = cheapest(packs, given.needed or 1)

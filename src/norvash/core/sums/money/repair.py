@@ -83,7 +83,10 @@ class RepairOut:
 
 
 def repair_or_replace(given: RepairIn, rules: MotorRules) -> RepairOut:
-    """Return what each way costs and which one is proposed: hard stops first, then cost a unit, else the share."""
+    """Return what each way costs and which one is proposed: hard stops first, then cost a unit, else the share.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     here = currency_of(rules)
     ways = ways_of(given, here)
     found = compared(ways, exactly(rules["money.share"]))
@@ -110,7 +113,10 @@ def repair_or_replace(given: RepairIn, rules: MotorRules) -> RepairOut:
 
 
 def ways_of(given: RepairIn, here: Currency) -> tuple[Way, ...]:
-    """Return the ways that are compared."""
+    """Return the ways that are compared.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     if given.ways is not None:
         if not 1 <= len(given.ways) <= _MOST_WAYS:
             raise InputError(f"{len(given.ways)} ways are not compared.", f"Give 1 to {_MOST_WAYS}.", "ways")

@@ -75,7 +75,10 @@ def fit_line(given: OneFitIn, rules: MotorRules) -> FitLine:
 
 
 def fit(given: OneFitIn, rules: MotorRules) -> OneFitOut:
-    """Return whether two parts fit; a press fit that is refused says that the old part stays in."""
+    """Return whether two parts fit; a press fit that is refused says that the old part stays in.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     try:
         line = fit_line(given, rules)
     except InputError as error:  # the tables name the sizes of a kit

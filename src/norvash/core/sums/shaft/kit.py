@@ -127,7 +127,10 @@ def _sealing(given: KitIn, rules: MotorRules) -> list[FitLine]:
 
 
 def kit_fit(given: KitIn, rules: MotorRules) -> KitOut:
-    """Return whether the parts of a kit fit, before the old ones come out."""
+    """Return whether the parts of a kit fit, before the old ones come out.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     found = kit_lines(given, rules)
     ring = (
         None

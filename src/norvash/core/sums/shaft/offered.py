@@ -81,7 +81,10 @@ def found_of(given: OfferedIn, rules: MotorRules) -> Answered:
 
 
 def offered_part(given: OfferedIn, rules: MotorRules) -> OfferedOut:
-    """Return whether a part that is offered is the right one."""
+    """Return whether a part that is offered is the right one.
+
+    Raises: InputError that names the field which cannot be so.
+    """
     found = found_of(given, rules)
     unknown = f"; not known: {', '.join(found.unknown)}" if found.unknown else ""
     return OfferedOut(
