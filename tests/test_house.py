@@ -297,6 +297,14 @@ def test_the_start_imports_declarations_and_nothing_heavy() -> None:
     assert callable(create_app)
 
 
+def test_one_name_is_one_class() -> None:
+    table = (ROOT / "docs/words.md").read_text().partition("## In code")[2]
+    names = [n for n in re.findall(r"^\| (\w+) \|", table, re.MULTILINE) if n[0].isupper()]
+    classes = [n.name for p in MODULES for n in ast.walk(ast.parse(p.read_text())) if isinstance(n, ast.ClassDef)]
+    assert len(names) > 10
+    assert {n: classes.count(n) for n in names if classes.count(n) != (n != "Row")} == {}
+
+
 def test_the_docs_name_tests_that_are_there_and_rows_as_wide_as_their_tables() -> None:
     wrong = []
     for path in (*(ROOT / "docs").rglob("*.md"), ROOT / "README.md", ROOT / "CONTRIBUTING.md"):

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 from norvash.core.money.here import currency_of
 from norvash.core.money.money import Currency
 from norvash.core.money.packs import Pack
-from norvash.core.money.ways import Part, Way, compared
+from norvash.core.money.ways import PartPrice, Way, compared
 from norvash.core.rules.book import MotorRules, Override
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.sheet.records_of_parts import Beside, Bill
@@ -24,18 +24,18 @@ from norvash.store.record.records import kept, record_of
 TODAY = date(2026, 11, 28)
 HERE = Currency()
 ROWS = {
-    "brushes LP-B 031 4.80 x 2": Part("brushes LP-B 031", 480, 2),
-    "bearing 608: 120.00": Part("bearing 608", 12000),
-    "armature 1 250.50": Part("armature", 125050),
-    "armature 1\u202f250": Part("armature", 125000),
-    "rewound, new commutator 168.00": Part("rewound, new commutator", 16800),
-    "set 14 × 3": Part("set", 1400, 3),
-    "carbons 2 for 6.90 or 4 for 10.20 x 2": Part("carbons", 690, 2, (Pack(2, 690), Pack(4, 1020))),
+    "brushes LP-B 031 4.80 x 2": PartPrice("brushes LP-B 031", 480, 2),
+    "bearing 608: 120.00": PartPrice("bearing 608", 12000),
+    "armature 1 250.50": PartPrice("armature", 125050),
+    "armature 1\u202f250": PartPrice("armature", 125000),
+    "rewound, new commutator 168.00": PartPrice("rewound, new commutator", 16800),
+    "set 14 × 3": PartPrice("set", 1400, 3),
+    "carbons 2 for 6.90 or 4 for 10.20 x 2": PartPrice("carbons", 690, 2, (Pack(2, 690), Pack(4, 1020))),
 }
 
 
 @pytest.mark.parametrize(("row", "part"), ROWS.items(), ids=ROWS)
-def test_a_part_is_read_as_it_is_typed(row: str, part: Part) -> None:
+def test_a_part_is_read_as_it_is_typed(row: str, part: PartPrice) -> None:
     assert read_parts(row, HERE) == (part,)
 
 
@@ -88,7 +88,7 @@ def bills(draw: st.DrawFn) -> Bill:
     for _ in range(draw(st.integers(1, 3))):
         sold = draw(packs)
         price = sold[0].price if sold else draw(prices)
-        parts.append(Part(draw(names), price, draw(st.integers(1, 40)), sold))
+        parts.append(PartPrice(draw(names), price, draw(st.integers(1, 40)), sold))
     tax_word, freight_word, life = draw(words), draw(words), draw(st.none() | st.integers(1, 9999).map(Fraction))
     return Bill(
         parts=tuple(parts),
@@ -122,7 +122,7 @@ def test_decimals_and_thousands_are_those_of_the_site() -> None:
     assert currency_of(shipped()) == Currency()
     ours = MotorRules(rulebook_with([said("school.money-decimals", "none"), said("school.money-mark", "comma")]))
     assert currency_of(ours) == Currency(decimals=0, thousands=",")
-    assert read_parts("armature 1,250", currency_of(ours)) == (Part("armature", 1250),)
+    assert read_parts("armature 1,250", currency_of(ours)) == (PartPrice("armature", 1250),)
 
 
 ASKED = {
@@ -161,9 +161,9 @@ def test_what_is_out_for_good_bars_the_ways_that_leave_it_in(asked: tuple[str, i
 def test_the_armature_at_risk_stands_beside_the_new_unit() -> None:
     """Eighteen brushes are a fortieth of a new drive, and 5.5 % of the armature that they could cost."""
     ways = (
-        Way(name="set", parts=(Part("brushes", 4700, 18),)),
-        Way(name="armature", parts=(Part("armature", 1_540_000),), armature=True),
-        Way(name="new", parts=(Part("drive", 3_820_000),), new=True),
+        Way(name="set", parts=(PartPrice("brushes", 4700, 18),)),
+        Way(name="armature", parts=(PartPrice("armature", 1_540_000),), armature=True),
+        Way(name="new", parts=(PartPrice("drive", 3_820_000),), new=True),
     )
     found = compared(ways, Fraction(3, 5))
     assert found.at_risk == (Fraction(84600, 1_540_000), None, None)
@@ -173,17 +173,17 @@ def test_the_armature_at_risk_stands_beside_the_new_unit() -> None:
 
 
 def test_lives_in_different_units_do_not_decide() -> None:
-    kit = Way(name="kit", parts=(Part("kit", 6500),), life=Fraction(7), unit="years", stated=True)
-    new = Way(name="new", parts=(Part("unit", 7550),), life=Fraction(900), unit="h", stated=True, new=True)
+    kit = Way(name="kit", parts=(PartPrice("kit", 6500),), life=Fraction(7), unit="years", stated=True)
+    new = Way(name="new", parts=(PartPrice("unit", 7550),), life=Fraction(900), unit="h", stated=True, new=True)
     assert compared((kit, new), Fraction(3, 5)).by == "share"
 
 
 def test_prices_are_offered_again_for_a_year() -> None:
     new, old = TODAY - timedelta(days=40), TODAY - timedelta(days=400)
     bills = [
-        (4, Bill(parts=(Part("kit", 6500),), on=old)),
-        (1, Bill(parts=(Part("Brushes", 940, 2),), on=new)),
-        (1, Bill(parts=(Part("brushes", 880, 2), Part("seal", 210)), on=old)),
+        (4, Bill(parts=(PartPrice("kit", 6500),), on=old)),
+        (1, Bill(parts=(PartPrice("Brushes", 940, 2),), on=new)),
+        (1, Bill(parts=(PartPrice("brushes", 880, 2), PartPrice("seal", 210)), on=old)),
     ]
     same = offered(bills, 1, TODAY, shipped())
     assert same.bill == bills[1][1]

@@ -9,7 +9,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from forecast_cases import CASES, SHAPES, worn
-from norvash.core.forecast.case import Case, Constants, Forecast, Usage, Visit
+from norvash.core.forecast.case import Case, Constants, Forecast, PastRound, Usage
 from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.plain import case_of, cases_of
@@ -143,7 +143,7 @@ def test_past_sets_move_the_prior_and_one_cut_short_only_says_at_least() -> None
 
 def test_wear_out_of_line_is_seen() -> None:
     steady = worn(160, (0.2, 0.4))
-    sudden = replace(steady, visits=(*steady.visits, Visit(74, 0.05, (9.0,) * 4)))
+    sudden = replace(steady, visits=(*steady.visits, PastRound(74, 0.05, (9.0,) * 4)))
     made = forecast(sudden)
     assert made.tail < 0.01
     assert made.jumped > 0.5

@@ -15,7 +15,7 @@ from norvash.core.brush.doubts import doubt_of
 from norvash.core.brush.readings import Reading
 from norvash.core.brush.renewal import Carbon
 from norvash.core.brush.straight_line import Point
-from norvash.core.forecast.case import Case, Forecast, Usage, Visit
+from norvash.core.forecast.case import Case, Forecast, PastRound, Usage
 from norvash.core.forecast.model import forecast, forecasts
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import rounded, use_figure
@@ -39,11 +39,11 @@ def history(draw: random.Random, slowest: float) -> list[Case] | None:
     if min((b - a for a, b in pairwise(at)), default=life) < 0.05 * life:
         return None
     of_each = [draw.lognormvariate(0, 0.12) for _ in range(brushes)]
-    visits: list[Visit] = []
+    visits: list[PastRound] = []
     worn = before = 0.0
     for then in at[:-1]:
         worn, before = worn + (then - before) * (new - limit) / life * draw.lognormvariate(0, 0.08), then
-        visits.append(Visit(then, sd, tuple(new - worn * x + draw.gauss(0, sd) for x in of_each)))
+        visits.append(PastRound(then, sd, tuple(new - worn * x + draw.gauss(0, sd) for x in of_each)))
     was = visits[-1].lengths_mm if visits else (float(new),) * brushes
     usual = (at[-1] - before) * (new - limit) / life
     which, errors = draw.randrange(brushes + 1), [draw.gauss(0, sd) for _ in range(brushes)]
@@ -56,7 +56,7 @@ def history(draw: random.Random, slowest: float) -> list[Case] | None:
         )
         if min(lengths) < limit + 0.03 * (new - limit):
             return None
-        seen = (*visits, Visit(at[-1], sd, lengths))
+        seen = (*visits, PastRound(at[-1], sd, lengths))
         use = Usage(40, expected / 2, expected / 80)
         made.append(Case(new_mm=new, limit_mm=limit, brushes=brushes, expected_life=expected, visits=seen, usage=use))
     return made
@@ -154,11 +154,11 @@ def test_a_longer_reading_never_brings_the_middle_nearer(
     share: float, more: float, at: list[float], brushes: int, sd: float
 ) -> None:
     def read(last: float) -> Forecast:
-        ran, worn, visits = 0.0, 0.0, list[Visit]()
+        ran, worn, visits = 0.0, 0.0, list[PastRound]()
         for n, x in enumerate(sorted([*at, 0.6])):
             worn += (x - ran) * 10 * (last if n == len(at) else 1)
             ran = x
-            visits.append(Visit(1000 * x, sd, tuple(16 - worn * (1 + 0.04 * b) for b in range(brushes))))
+            visits.append(PastRound(1000 * x, sd, tuple(16 - worn * (1 + 0.04 * b) for b in range(brushes))))
         use = Usage(40, 500, 12)
         return forecast(
             Case(new_mm=16, limit_mm=6, brushes=brushes, expected_life=1000, visits=tuple(visits), usage=use)
@@ -173,7 +173,7 @@ def test_a_longer_reading_never_brings_the_middle_nearer(
 def test_one_more_round_like_the_others_widens_no_band(brushes: int, sd: float) -> None:
     def width(rounds: int, by: float) -> float:
         visits = tuple(
-            Visit(1000 * by * n, sd, tuple(16 - 10 * by * n * (1 + 0.04 * b) for b in range(brushes)))
+            PastRound(1000 * by * n, sd, tuple(16 - 10 * by * n * (1 + 0.04 * b) for b in range(brushes)))
             for n in range(1, rounds + 1)
         )
         use = Usage(40, 500, 12)

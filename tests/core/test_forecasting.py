@@ -16,7 +16,7 @@ from hypothesis import strategies as st
 from conftest import Shop
 from norvash.core.brush.limits import Limit
 from norvash.core.brush.motor_limit import motor_limit
-from norvash.core.forecast.case import Case, Visit, constants_of
+from norvash.core.forecast.case import Case, PastRound, constants_of
 from norvash.core.forecast.laying import laid
 from norvash.core.forecast.learning import HIGH, LOW, fitted_drift, surprise
 from norvash.core.forecast.model import forecast
@@ -175,7 +175,7 @@ def fleet(nature: Nature, sets: int) -> list[Case]:
     for _ in range(sets):
         worn = simulate_set(random, 2, 16.0, usable_mm=10.0, life_units=160 * exp(random.gauss(0, 0.3)), nature=nature)
         visits = tuple(
-            Visit(h, 0.05, tuple(max(read_with(random, worn.length_mm(i, h), 0.05, 0.01), 0.1) for i in range(2)))
+            PastRound(h, 0.05, tuple(max(read_with(random, worn.length_mm(i, h), 0.05, 0.01), 0.1) for i in range(2)))
             for h in (40.0, 70.0, 100.0)
         )
         found.append(Case(new_mm=16.0, limit_mm=6.0, brushes=2, expected_life=160.0, visits=visits))

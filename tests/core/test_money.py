@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 from norvash.core.money.flips import life_flips, price_flips, rate_flips
 from norvash.core.money.money import MOST_MINOR, Currency, read_money, rounded, shown
 from norvash.core.money.packs import Pack, cheapest
-from norvash.core.money.ways import Part, Way, compared
+from norvash.core.money.ways import PartPrice, Way, compared
 from norvash.errors import InputError
 
 HERE = Currency("kr")
@@ -99,7 +99,9 @@ def test_packs_are_the_cheapest_of_all_combinations(packs: tuple[tuple[int, int]
 
 def way(name: str, price: int, hours: str | None = None, rate: int = 0, **more: object) -> Way:
     labour = None if hours is None else Fraction(hours)
-    made = Way(name=name, parts=(Part(name, price),), labour_h=labour, labour_rate=Fraction(rate) if rate else None)
+    made = Way(
+        name=name, parts=(PartPrice(name, price),), labour_h=labour, labour_rate=Fraction(rate) if rate else None
+    )
     return replace(made, **more)  # type: ignore[arg-type]
 
 
@@ -177,7 +179,7 @@ def some_ways(draw: st.DrawFn) -> tuple[Way, ...]:
     return tuple(
         Way(
             name=f"way {n}",
-            parts=(Part("part", draw(amounts), draw(st.integers(1, 4))),),
+            parts=(PartPrice("part", draw(amounts), draw(st.integers(1, 4))),),
             tax=Fraction(draw(st.sampled_from((0, 19))), 100),
             freight=draw(st.integers(0, 9000)),
             labour_h=draw(hours),
@@ -201,7 +203,7 @@ def test_the_order_of_ways_changes_nothing(ways: tuple[Way, ...]) -> None:
 
 @given(some_ways(), st.integers(1, 1000))
 def test_a_hard_stop_bars_its_way_at_every_price(ways: tuple[Way, ...], price: int) -> None:
-    barred = replace(ways[0], parts=(Part("part", price),), barred="its armature is burnt")
+    barred = replace(ways[0], parts=(PartPrice("part", price),), barred="its armature is burnt")
     found = compared((barred, *ways[1:]), SHARE)
     assert found.proposed is not barred
     assert compared((barred,), SHARE).proposed is None
@@ -248,8 +250,8 @@ WRONG = {
     "tax of 2 000 %": ({"tax": Fraction(20)}, "tax"),
     "life of nothing": ({"life": Fraction(0)}, "life"),
     "a condition above all": ({"condition": Fraction(2)}, "condition"),
-    "a part for nothing": ({"parts": (Part("x", 0),)}, "price"),
-    "no piece": ({"parts": (Part("x", 5, 0),)}, "price"),
+    "a part for nothing": ({"parts": (PartPrice("x", 0),)}, "price"),
+    "no piece": ({"parts": (PartPrice("x", 5, 0),)}, "price"),
     "freight below 0": ({"freight": -1}, "freight"),
 }
 

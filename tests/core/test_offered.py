@@ -6,7 +6,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from norvash.core.motor.matrix import Row, belonging, misfits, read_matrix, written
+from norvash.core.motor.matrix import Variant, belonging, misfits, read_matrix, written
 from norvash.core.parts.compare import Offer, compared
 from norvash.core.parts.machine import Machine
 from norvash.core.parts.sizes import KINDS, OF_KIND, Kind, Sizes
@@ -303,7 +303,7 @@ names = st.text("ABCDEF123", min_size=1, max_size=3)
 
 @given(st.dictionaries(st.tuples(st.sampled_from((12.0, 110.0, 230.0, None)), names | st.just("*")), names))
 def test_any_table_is_read_again(table: dict[tuple[float | None, str], str]) -> None:
-    rows = tuple(Row(volts, build, part) for (volts, build), part in table.items())
+    rows = tuple(Variant(volts, build, part) for (volts, build), part in table.items())
     assert read_matrix(written(rows)) == rows
 
 

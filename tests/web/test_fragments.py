@@ -15,7 +15,7 @@ from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.store.file.database import connect
 from norvash.web.app import create_app
 from norvash.web.served.deps import SESSION_COOKIE
-from norvash.web.served.fragments import Part, Parts
+from norvash.web.served.fragments import Fragment, Parts
 from norvash.web.templating import STATIC
 from pages import come_in
 
@@ -61,7 +61,7 @@ def drawn(parts: Parts, words: list[str], shape: object, name: str = "p") -> str
     return parts.add(text)
 
 
-def put_in(html: str, old: list[Part], new: list[Part], has: dict[str, str]) -> str:
+def put_in(html: str, old: list[Fragment], new: list[Fragment], has: dict[str, str]) -> str:
     for was, now in zip(old, new, strict=True):
         same = has[was.id] == now.mark
         html = put_in(html, was.held, now.held, has) if same else html.replace(was.text, now.text)

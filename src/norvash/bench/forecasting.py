@@ -11,7 +11,7 @@ import numpy as np
 from scipy.special import stdtrit
 from scipy.stats import linregress
 
-from norvash.core.forecast.case import Case, Usage, Visit
+from norvash.core.forecast.case import Case, PastRound, Usage
 from norvash.core.forecast.model import forecast, forecasts
 
 MOTORS, BRUSHES, VISITS = 10_000, 4, 5
@@ -26,7 +26,7 @@ def fleet() -> list[Case]:
         rate = (_NEW_MM - _LIMIT_MM) / _LIFE_H * random.lognormvariate(0, 0.4)
         rates = [rate * random.lognormvariate(0, 0.15) for _ in range(BRUSHES)]
         visits = tuple(
-            Visit(h, 0.05, tuple(max(_NEW_MM - r * h + random.gauss(0, 0.05), 0.1) for r in rates))
+            PastRound(h, 0.05, tuple(max(_NEW_MM - r * h + random.gauss(0, 0.05), 0.1) for r in rates))
             for h in (20.0 * (j + 1) for j in range(VISITS))
         )
         made.append(

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 
 from norvash.core.stages.gates import SAFE
-from norvash.demo.visit import Visit
+from norvash.demo.visit import PlayedVisit
 
 # From the tail end to the nose, as it came off.
 STACK = (
@@ -26,7 +26,7 @@ POST = ("nut 6 x 13", "washer 1.5 x 16", "insulator 3 x 18, collar in", "o-ring 
 COUNTS = ("2 through bolts M6 x 128", "2 mounting bolts M10 x 45", "2 cap screws M4 x 12", "boot", "strap")
 
 
-def in_pieces(visit: Visit, lengths: Mapping[int, str]) -> None:
+def in_pieces(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Weak after the tour: stripped and recorded, the set renewed, seven parts back, four shims of five."""
     visit.put("complaint", "weak when it is hot, drags on the third start").put("urgency", "week")
     visit.put("sign.weak", "yes").put("sign.onset", "gradual").gate(SAFE).put("state", "stripped")

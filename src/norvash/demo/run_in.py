@@ -4,7 +4,7 @@ from collections.abc import Mapping
 from datetime import datetime, timedelta
 
 from norvash.core.stages.gates import SAFE, SERVICE
-from norvash.demo.visit import Visit
+from norvash.demo.visit import PlayedVisit
 
 # Minutes, volts, amps, r/min, sparks, degrees.
 LOG = (
@@ -15,7 +15,7 @@ LOG = (
 )
 
 
-def run_in(visit: Visit, lengths: Mapping[int, str]) -> None:
+def run_in(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Grooved: cut, a new set, run in forward for a step, put aside over night, backward since."""
     visit.complaint("brushes chip, it chatters since the spring").put("urgency", "week").gate(SAFE)
     visit.put("state", "stripped").measure(lengths, sure=True).looked().put("true-setup", "yes")
@@ -27,7 +27,7 @@ def run_in(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("cut-again", "yes").put("cut-vacuumed", "yes")
     visit.fit(dict.fromkeys(lengths, "32"), "damaged", part="LP-B 244")
     visit.put("holder-set", "yes").put("outcome", "out").sign("its faces are run in before it goes back")
-    visit = Visit(visit.conn, visit.acting, visit.motor_id, visit.now, "").gate(SAFE)
+    visit = PlayedVisit(visit.conn, visit.acting, visit.motor_id, visit.now, "").gate(SAFE)
     visit.complaint("run in after the cut").put("urgency", "week").looked()
     visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes")
     visit.ready("60", "22").put("bump", "right")
@@ -51,7 +51,7 @@ def run_in(visit: Visit, lengths: Mapping[int, str]) -> None:
         visit.put("run-in-points", "; ".join(points), place)
 
 
-def starter_proved(visit: Visit, lengths: Mapping[int, str]) -> None:
+def starter_proved(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """A look at a starter that is in order: measured, run in bursts, signed."""
     visit.put("urgency", "routine").gate(SAFE).measure(lengths, sure=True)
     visit.put("sound.commutator", "yes").put("sound.windings", "yes").put("sound.drive", "yes").looked()
@@ -62,7 +62,7 @@ def starter_proved(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("ran", "yes").put("outcome", "service").put("parts", "none").gate(SERVICE).sign()
 
 
-def dynamo_at_proof(visit: Visit, lengths: Mapping[int, str]) -> None:
+def dynamo_at_proof(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """It gave too little, a brush hung in its box; driven on the bench it is right again and waits to be polarised."""
     visit.complaint("the wagon's lamps stay yellow").put("urgency", "week").gate(SAFE)
     visit.permit("volts as found, driven by the bench drill")

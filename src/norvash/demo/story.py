@@ -9,7 +9,7 @@ from random import Random
 from norvash.core.forecast.simulation import Worn, read_with, simulate_set
 from norvash.demo.fleet import DEMO_DAY, PEOPLE
 from norvash.demo.machine import Machine
-from norvash.demo.visit import Visit
+from norvash.demo.visit import PlayedVisit
 from norvash.demo.visits import TESTED, VISITS, insulation_tested
 from norvash.store.file.database import Connection
 from norvash.store.record import rounds
@@ -180,7 +180,7 @@ class Story:
         tests = TESTED.get(self.machine.state, ())
         if not final and self.rounds % _TESTED_EVERY == 0 and self.rounds // _TESTED_EVERY <= len(tests):
             lengths = {i + 1: self._as_read(i, used, final=False) for i in range(self.count)}
-            visit = Visit(self.conn, self.acts.at, self.motor_id, when, self._counter(used))
+            visit = PlayedVisit(self.conn, self.acts.at, self.motor_id, when, self._counter(used))
             insulation_tested(visit, lengths, *tests[self.rounds // _TESTED_EVERY - 1])
             return
         sheet_id = open_sheet(
@@ -199,7 +199,7 @@ class Story:
         """Make the last look a whole visit."""
         lengths = {i + 1: self._as_read(i, used, final=False) for i in range(self.count)}
         begun = when - timedelta(hours={"run in": 20, "dynamo": 2}.get(self.machine.state, 0))
-        visit = Visit(self.conn, self.acts.at, self.motor_id, begun, self._counter(used))
+        visit = PlayedVisit(self.conn, self.acts.at, self.motor_id, begun, self._counter(used))
         VISITS[self.machine.state](visit, lengths)
 
     def _as_read(self, index: int, used: float, *, final: bool) -> str:

@@ -34,7 +34,7 @@ from norvash.work.reading.standing import judge
 Acting = Callable[[datetime], Act]
 
 
-class Visit:
+class PlayedVisit:
     """One sheet, entered minute by minute; lengths are as read, by position from 1."""
 
     def __init__(self, conn: Connection, acting: Acting, motor_id: str, when: datetime, counter: str) -> None:
@@ -45,7 +45,7 @@ class Visit:
         self.now += timedelta(minutes=1)
         return self.acting(self.now)
 
-    def put(self, field_id: str, text: str, place: int = 0, **more: str) -> "Visit":
+    def put(self, field_id: str, text: str, place: int = 0, **more: str) -> "PlayedVisit":
         """Enter one thing, in the sight of which it speaks by now."""
         context = load(self.conn, self.motor_id)
         sheet, field = context.open_sheet, field_of(field_id)
@@ -66,17 +66,17 @@ class Visit:
         )
         return self
 
-    def way(self, place: int, name: str, bill: str, **more: str) -> "Visit":
+    def way(self, place: int, name: str, bill: str, **more: str) -> "PlayedVisit":
         """Price one way to go on, by its place."""
         return self.put("way", name, place, bill=bill, **more)
 
-    def offer(self, place: int, kind: str, became: str = "", **sizes: str) -> "Visit":
+    def offer(self, place: int, kind: str, became: str = "", **sizes: str) -> "PlayedVisit":
         """Compare a part that is offered, its sizes as `new_…`, `old_…`, `at_…`, and say what became of it."""
         more = {f"{which}-{name}": text for which, _, name, text in ((*n.partition("_"), t) for n, t in sizes.items())}
         self.put("offer", kind, place, **more)
         return self.put("offer-became", became, place) if became else self
 
-    def gate(self, gate: Gate) -> "Visit":
+    def gate(self, gate: Gate) -> "PlayedVisit":
         """Tick every step of a gate."""
         context = load(self.conn, self.motor_id)
         for step in gate.steps(context.facts, context.rules):
@@ -84,7 +84,7 @@ class Visit:
         usual = {SAFE.id: usual_method, POWER.id: usual_run}.get(gate.id)
         return self.put(gate.how.id, usual(context.facts)) if gate.how is not None and usual is not None else self
 
-    def measure(self, lengths: Mapping[int, str], *, sure: bool = False, sight: str = "found") -> "Visit":
+    def measure(self, lengths: Mapping[int, str], *, sure: bool = False, sight: str = "found") -> "PlayedVisit":
         """Measure brushes; somebody who is sure has every doubtful reading stand."""
         for place, text in lengths.items():
             seeing = Seeing(sight=sight)
@@ -93,11 +93,11 @@ class Visit:
                 settle_doubt(self.conn, self._act(), reading, "right")
         return self
 
-    def looked(self) -> "Visit":
+    def looked(self) -> "PlayedVisit":
         """Say that springs and holders were looked at, which no length says."""
         return self.put("looked.springs", "yes").put("looked.holders", "yes")
 
-    def fit(self, lengths: Mapping[int, str], reason: str, *also: str, part: str = "") -> "Visit":
+    def fit(self, lengths: Mapping[int, str], reason: str, *also: str, part: str = "") -> "PlayedVisit":
         """Fit a new set on the sheet, with what else was renewed."""
         fit_new_set(
             self.conn,
@@ -110,15 +110,15 @@ class Visit:
         )
         return self
 
-    def done(self, task: str, minutes: str, parts: str = "") -> "Visit":
+    def done(self, task: str, minutes: str, parts: str = "") -> "PlayedVisit":
         """Tick a task of the work list."""
         return self.put(f"task.{task}", "yes", minutes=minutes, parts=parts)
 
-    def complaint(self, words: str) -> "Visit":
+    def complaint(self, words: str) -> "PlayedVisit":
         """Say what is complained of in words, none of the kinds that have a grade of their own."""
         return self.put("complaint", words).put("complaint-kind", "none")
 
-    def ready(self, megohm: str, temperature: str) -> "Visit":
+    def ready(self, megohm: str, temperature: str) -> "PlayedVisit":
         """Close it up, prove insulation and earth, and pass the gate before power."""
         self.put("latched", "yes").put("free", "yes")
         context = load(self.conn, self.motor_id)
@@ -135,7 +135,7 @@ class Visit:
             self.field()
         return self.gate(POWER)
 
-    def field(self) -> "Visit":
+    def field(self) -> "PlayedVisit":
         """Prove its field before power: by the current that its plate gives where its leads come out, else by its
         resistance.
         """
@@ -148,7 +148,7 @@ class Visit:
 
     def run(
         self, rpm: str, amps: str, answer: str = "", cause: str = "", *, volts: str = "", insulation: str = "85"
-    ) -> "Visit":
+    ) -> "PlayedVisit":
         """Pass the gate before power, run it as it should, and say whether the complaint is gone."""
         self.ready(insulation, "21").put("bump", "right")
         if volts:
@@ -158,25 +158,25 @@ class Visit:
             self.put("complaint-now", answer)
         return self.put("cause-was", cause) if cause else self
 
-    def see(self, place: int, finding: str) -> "Visit":
+    def see(self, place: int, finding: str) -> "PlayedVisit":
         """Note what is seen on a brush."""
         note(self.conn, self._act(), self.sheet_id, place, finding)
         return self
 
-    def insulation(self, megohm: str, temperature: str) -> "Visit":
+    def insulation(self, megohm: str, temperature: str) -> "PlayedVisit":
         """Part what leads to the case, and enter a test of insulation."""
         context = load(self.conn, self.motor_id)
         for tick, _ in to_part(context.facts, context.rules):
             self.put(tick.id, "yes")
         return self.put("insulation-mohm", megohm).put("insulation-c", temperature)
 
-    def permit(self, why: str) -> "Visit":
+    def permit(self, why: str) -> "PlayedVisit":
         """Open a test with power on."""
         return self.put(
             "permit.open", why, 1, who="Bram Aldous", barriers="rope, second person at the plug", minutes="15"
         )
 
-    def read_again(self, name: str, text: str, source: str) -> "Visit":
+    def read_again(self, name: str, text: str, source: str) -> "PlayedVisit":
         """Correct a figure of the motor that was mistyped, by its source."""
         own = load(self.conn, self.motor_id).stated.own_words
         version = motors.fetch_motor(self.conn, self.motor_id).version
@@ -184,7 +184,7 @@ class Visit:
         change_figures(self.conn, act, self.motor_id, {**own, name: text}, version)
         return self
 
-    def confirmed(self) -> "Visit":
+    def confirmed(self) -> "PlayedVisit":
         """Have the changes that something rests on confirmed by somebody else."""
         act = self._act()
         other = next(p.id for p in people.list_people(self.conn) if p.id != act.person_id)
@@ -192,12 +192,12 @@ class Visit:
             confirm(self.conn, replace(act, person_id=other), self.motor_id, rests.change.id)
         return self
 
-    def sign(self, why: str = "") -> "Visit":
+    def sign(self, why: str = "") -> "PlayedVisit":
         """Sign it."""
         sign(self.conn, self._act(), self.sheet_id, why)
         return self
 
-    def add(self, text: str) -> "Visit":
+    def add(self, text: str) -> "PlayedVisit":
         """Add something below the signature, a week later."""
         self.now += timedelta(days=1)
         add_to_signed(self.conn, self._act(), self.sheet_id, text)

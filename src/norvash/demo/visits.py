@@ -7,10 +7,10 @@ from math import cos, radians
 from norvash.core.stages.gates import SAFE, SERVICE
 from norvash.demo.in_pieces import in_pieces
 from norvash.demo.run_in import dynamo_at_proof, run_in, starter_proved
-from norvash.demo.visit import Visit
+from norvash.demo.visit import PlayedVisit
 
 
-def left_open(visit: Visit, lengths: Mapping[int, str]) -> None:
+def left_open(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Half done: the call, the gate, what was seen from outside, all brushes but the last."""
     visit.put("complaint", "runs slow and crackles since last week").put("urgency", "today")
     visit.put("sign.weak", "yes").put("sign.crackles", "yes").put("sign.onset", "gradual").gate(SAFE)
@@ -18,7 +18,7 @@ def left_open(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.measure(dict(list(lengths.items())[:-1])).see(1, "face.burnt")
 
 
-def upstream(visit: Visit, _lengths: Mapping[int, str]) -> None:
+def upstream(visit: PlayedVisit, _lengths: Mapping[int, str]) -> None:
     """Not opened: one speed setting is dead, its neighbours are good."""
     visit.complaint("dead on the third setting, good on the others").put("urgency", "week").put(
         "sign.onset", "sudden"
@@ -32,7 +32,7 @@ def upstream(visit: Visit, _lengths: Mapping[int, str]) -> None:
     visit.sign()
 
 
-def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
+def stuck(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """After the dark summer: a brush seized in its holder is freed and looked at again; a poor terminal is put off."""
     visit.put("complaint", "dead after the summer, came back when the case was tapped").put("urgency", "now")
     visit.put("sign.start", "dead").put("sign.tapped", "yes").put("sign.idle", "yes").gate(SAFE)
@@ -55,7 +55,7 @@ def stuck(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.gate(SERVICE).sign()
 
 
-def originals(visit: Visit, lengths: Mapping[int, str]) -> None:
+def originals(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """A rare old motor: the original brushes stay, by their figures; something is added after signing."""
     visit.put("urgency", "routine").gate(SAFE).put("state", "opened").measure(lengths).see(1, "brush.chip-small").see(
         1, "face.satin"
@@ -66,7 +66,7 @@ def originals(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.add("ran a full evening, no sparks seen through the vents")
 
 
-def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
+def set_renewed(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Weak and crackling: a worn set and a dead spring, both renewed and measured again, and the motor proven."""
     visit.put("complaint", "weak under load, crackles").put("urgency", "today")
     visit.put("sign.weak", "yes").put("sign.crackles", "yes").put("sign.onset", "gradual").gate(SAFE)
@@ -91,7 +91,7 @@ def set_renewed(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("outcome", "service").put("parts", "LP-B 031, 2; LP-F 012, 2").gate(SERVICE).sign()
 
 
-def earth_mended(visit: Visit, lengths: Mapping[int, str]) -> None:
+def earth_mended(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """It tingles: the earth fails, is joined again and measured; the sheet waits for the run."""
     visit.put("complaint", "tingles when it is touched").put("sign.shock", "yes").put("urgency", "now").gate(SAFE)
     visit.put("state", "opened").measure(lengths, sure=True).put("earth-ohm", "1.4").put("seen.commutator.slots", "yes")
@@ -100,19 +100,19 @@ def earth_mended(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.done("earth", "20", "star washer M5, 1")
 
 
-def _to_copper(visit: Visit, lengths: Mapping[int, str], said: str) -> Visit:
+def _to_copper(visit: PlayedVisit, lengths: Mapping[int, str], said: str) -> PlayedVisit:
     """The call, the gate, the brushes."""
     visit.complaint(said).put("urgency", "week").gate(SAFE).put("state", "opened").measure(lengths)
     return visit.put("sound.drive", "yes").looked()
 
 
-def _finish(visit: Visit, rpm: str, answer: str, cause: str = "", why: str = "") -> None:
+def _finish(visit: PlayedVisit, rpm: str, answer: str, cause: str = "", why: str = "") -> None:
     """Close it, run it, say what has become of the complaint, and sign."""
     visit.run(rpm, "6.2", answer, cause)
     visit.put("outcome", "deferred").gate(SERVICE).sign(why)
 
 
-def _put_off(visit: Visit, who: str, weeks: int) -> None:
+def _put_off(visit: PlayedVisit, who: str, weeks: int) -> None:
     """Put off what is open: what is to be planned for weeks, what is to be changed for a few days."""
     for life in visit.lives:
         if life.state == "open":
@@ -121,14 +121,14 @@ def _put_off(visit: Visit, who: str, weeks: int) -> None:
             visit.put(f"decide.{life.finding.id}", "deferred", life.position, who=who, day=day)
 
 
-def insulation_tested(visit: Visit, lengths: Mapping[int, str], megohm: str, temperature: str) -> None:
+def insulation_tested(visit: PlayedVisit, lengths: Mapping[int, str], megohm: str, temperature: str) -> None:
     """A test of insulation in between, with the brushes measured and nothing else found."""
     visit.put("urgency", "routine").gate(SAFE).put("state", "opened").measure(lengths, sure=True)
     visit.put("sound.commutator", "yes").insulation(megohm, temperature)
     visit.put("sound.drive", "yes").looked().sign("tested between two shows")
 
 
-def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:
+def pitch_marked(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Burnt once for each pole on an armature of 87 bars; the cause is put off to the refit."""
     _to_copper(visit, lengths, "growls at full speed, sparks at all arms").put(
         "bar-map", "burnt 5, 27, 49, 70; dark 71"
@@ -140,7 +140,7 @@ def pitch_marked(visit: Visit, lengths: Mapping[int, str]) -> None:
     _finish(visit, "1440", "still", why="it runs until the refit, watched by ear")
 
 
-def open_coil(visit: Visit, lengths: Mapping[int, str]) -> None:
+def open_coil(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Burnt at two places of a wave winding: the bar test names the open coil.
 
     The sheet is left open for the motor shop.
@@ -157,7 +157,7 @@ def open_coil(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.insulation("118", "24")
 
 
-def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
+def last_cut(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Grooved and out of round, it cleans up with one further cut to follow; the cut is made, the holders wait."""
     _to_copper(visit, lengths, "brushes chip and chatter").put("bar-map", "grooved 1-69; pitted 12-14")
     visit.put("run-out", _around(69, 0.008, 200, 0.058, noise=0.002)).put("run-out-on", "seats").put(
@@ -181,7 +181,7 @@ def last_cut(visit: Visit, lengths: Mapping[int, str]) -> None:
     visit.put("outcome", "deferred").gate(SERVICE).sign()
 
 
-def under_least(visit: Visit, lengths: Mapping[int, str]) -> None:
+def under_least(visit: PlayedVisit, lengths: Mapping[int, str]) -> None:
     """Cut too often: the copper is under its least diameter; the motor is sent away."""
     _to_copper(visit, lengths, "blue flashes, smells hot").put("bar-map", "burnt 1-31; pitted 3, 9, 17")
     visit.put("track-d", "36.05\n36.1").put("pit", "0.2").put("sound.windings", "yes")
@@ -217,7 +217,7 @@ def _around(count: int, eccentric: float, high: float, oval: float, noise: float
     )
 
 
-VISITS: Mapping[str, Callable[[Visit, Mapping[int, str]], None]] = {
+VISITS: Mapping[str, Callable[[PlayedVisit, Mapping[int, str]], None]] = {
     "half done": left_open,
     "new set": upstream,
     "stuck": stuck,

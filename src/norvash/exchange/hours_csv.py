@@ -6,7 +6,7 @@ from datetime import date, datetime, time
 from functools import lru_cache
 
 from norvash.errors import InputError
-from norvash.exchange.sheets import Sheet, number
+from norvash.exchange.sheets import Cells, number
 from norvash.work.motors.importing import Faulty, Line
 
 COLUMNS = {"motor": "Motor: tag or name", "day": "Day, with or without time", "value": "What was read"}
@@ -32,7 +32,7 @@ class Match:
     mode: str
 
 
-def guessed(sheet: Sheet) -> Match:
+def guessed(sheet: Cells) -> Match:
     """Return the likeliest match by the headings, or by what the first row looks like."""
     first = [c.casefold() for c in sheet.rows[0]]
     heading = not any(_is_day(c) for c in sheet.rows[0])
@@ -56,7 +56,7 @@ def guessed(sheet: Sheet) -> Match:
     return Match(found["motor"], found["day"], found["value"], heading, mode)
 
 
-def match_of(typed: Mapping[str, str], sheet: Sheet) -> Match:
+def match_of(typed: Mapping[str, str], sheet: Cells) -> Match:
     """Return the match as chosen in a form.
 
     Raises: InputError for a column that is not there, or one chosen twice.
@@ -76,7 +76,7 @@ def match_of(typed: Mapping[str, str], sheet: Sheet) -> Match:
     return Match(chosen["motor"], chosen["day"], chosen["value"], typed.get("heading") == "yes", mode)
 
 
-def read_lines(sheet: Sheet, match: Match) -> tuple[list[Line], list[Faulty]]:
+def read_lines(sheet: Cells, match: Match) -> tuple[list[Line], list[Faulty]]:
     """Return every line as a reading, or as an error at its column."""
     lines, faults = [], []
     start = 1 if match.heading else 0

@@ -3,7 +3,7 @@
 from norvash.core.planning.interval_table import IntervalTable, TableNotes
 from norvash.core.text.quantities import parse
 from norvash.errors import InputError
-from norvash.exchange.sheets import Sheet, number, read_sheet, write_sheet
+from norvash.exchange.sheets import Cells, number, read_sheet, write_sheet
 
 _DASHES = ("-", "–", "—", "x", "X")
 
@@ -50,7 +50,7 @@ def table_from_csv(data: bytes, quantity: str, longest: float | None, *, dash_st
         raise error.at("file") from None
 
 
-def _head(sheet: Sheet, j: int, quantity: str) -> float:
+def _head(sheet: Cells, j: int, quantity: str) -> float:
     """Return a heading of wear; a depth holds up to its heading, a length down to it."""
     bare = sheet.rows[0][j].strip()
     marks, others = (
@@ -67,12 +67,12 @@ def _head(sheet: Sheet, j: int, quantity: str) -> float:
     return _cell(sheet, 0, j, bare, "length")
 
 
-def _filled(sheet: Sheet, i: int, j: int) -> float | None:
+def _filled(sheet: Cells, i: int, j: int) -> float | None:
     """Return an interval, None for a dash."""
     return None if sheet.rows[i][j].strip() in _DASHES else _cell(sheet, i, j)
 
 
-def _cell(sheet: Sheet, i: int, j: int, bare: str = "", dimension: str = "hours") -> float:
+def _cell(sheet: Cells, i: int, j: int, bare: str = "", dimension: str = "hours") -> float:
     """Return a figure of the table, in mm or in its unit of use; one with a unit is taken in that."""
     text = (bare or sheet.rows[i][j]).strip()
     of_starts = dimension == "hours" and text.endswith("starts")

@@ -10,7 +10,7 @@ from norvash.core.motor.notes import Note, NotedRound, NotedSet, NotedUse
 from norvash.core.text.texts import compared
 from norvash.errors import InputError
 from norvash.exchange.hours_csv import moment_of
-from norvash.exchange.sheets import Sheet, is_formula, read_sheet
+from norvash.exchange.sheets import Cells, is_formula, read_sheet
 from norvash.work.notes.desk import Fault
 from norvash.work.notes.noting_tables import Table
 
@@ -78,12 +78,12 @@ def notes_table(data: bytes, labels: Labels, own_motor: str = "") -> Table:
     return Table(made, sorted(faults, key=lambda f: f.line), sha256(_plain(sheet)).hexdigest())
 
 
-def _plain(sheet: Sheet) -> bytes:
+def _plain(sheet: Cells) -> bytes:
     """Return a table as it is known again, however its file was made."""
     return "\n".join("\x1f".join(c.casefold() for c in row) for row in sheet.rows).encode()
 
 
-def _heads(sheet: Sheet, own_motor: str) -> list[str]:
+def _heads(sheet: Cells, own_motor: str) -> list[str]:
     """Return what each column holds: the name of one of COLUMNS, or a brush's label after “=”.
 
     Raises: InputError where what is needed is not there.

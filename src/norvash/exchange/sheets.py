@@ -24,7 +24,7 @@ _SEPARATORS = {";": "semicolon", "\t": "tab", ",": "comma"}
 
 
 @dataclass(frozen=True, slots=True)
-class Sheet:
+class Cells:
     """Rows of cells with the line each began on (from 1), the names of encoding and separator."""
 
     rows: tuple[tuple[str, ...], ...]
@@ -38,7 +38,7 @@ class Sheet:
         return f"{len(self.rows)} lines, {self.encoding}, separated by {_SEPARATORS[self.separator]}s"
 
 
-def read_sheet(data: bytes) -> Sheet:
+def read_sheet(data: bytes) -> Cells:
     """Return a file of text as rows; empty lines are left out.
 
     Raises: InputError for what is no table of text, or too wide or too long.
@@ -64,7 +64,7 @@ def read_sheet(data: bytes) -> Sheet:
         raise InputError(f"Line {reader.line_num} cannot be read ({error}).", _AS_CSV, "file") from None
     if not rows:
         raise InputError("The file is empty.", "Give one with a line for each reading.", "file")
-    return Sheet(tuple(rows), tuple(lines), encoding, separator)
+    return Cells(tuple(rows), tuple(lines), encoding, separator)
 
 
 def _fits(cells: tuple[str, ...], line: int, so_far: int) -> None:

@@ -15,7 +15,7 @@ from norvash.errors import InputError
 from norvash.exchange.json_text import as_text, read_json
 from norvash.exchange.said.brushes import Doubt, Measure, See
 from norvash.exchange.said.motor import Figure, Register, Rule
-from norvash.exchange.said.sheet import Enter, EnterLine, Open, Sign, Whole
+from norvash.exchange.said.sheet import Enter, EnterLine, Open, SignSheet, Whole
 from norvash.exchange.visit_file import ENTRIES, FORMAT, SCHEMA, Entry, VisitFile
 
 MOST_BYTES = 4_000_000
@@ -89,7 +89,7 @@ def _wrong(visit: VisitFile) -> Iterator[tuple[str, str]]:
         yield from ((f"entries[{n}].{place}", words) for place, words in wrong)
         last = entry.at
         # A signature may be refused by its job, and the sheet then goes on.
-        signed = isinstance(entry, Sign) or (signed and not isinstance(entry, Open))
+        signed = isinstance(entry, SignSheet) or (signed and not isinstance(entry, Open))
         on_sheet = on_sheet or isinstance(entry, Open)
 
 
@@ -127,7 +127,7 @@ def _time_wrong(entry: Entry, last: datetime | None) -> Iterator[tuple[str, str]
         yield "at", f"{entry.at.isoformat()} lies before the entry ahead of it, {last.isoformat()}."
 
 
-_ON_SHEET = (Enter, Measure, See, Doubt, Whole, Sign)
+_ON_SHEET = (Enter, Measure, See, Doubt, Whole, SignSheet)
 
 
 def _out_of_order(entry: Entry, *, first: bool, on_sheet: bool, signed: bool) -> str:

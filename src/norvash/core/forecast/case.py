@@ -56,7 +56,7 @@ def constants_of(rules: MotorRules) -> Constants:
 
 
 @dataclass(frozen=True, slots=True)
-class Visit:
+class PastRound:
     """One measured round: use since the oldest brush was fitted, lengths by position [mm], None where not measured."""
 
     use: float
@@ -117,7 +117,7 @@ class Case:
     limit_mm: float
     brushes: int
     expected_life: float
-    visits: tuple[Visit, ...] = ()
+    visits: tuple[PastRound, ...] = ()
     past: tuple[PastSet, ...] = ()
     usage: Usage = Usage()
     fitted: tuple[float, ...] = ()

@@ -3,7 +3,7 @@
 from collections.abc import Mapping, Sequence
 from dataclasses import asdict
 
-from norvash.core.forecast.case import CALENDAR, EXACT_WEEKS, Case, Constants, Forecast, Usage, Visit
+from norvash.core.forecast.case import CALENDAR, EXACT_WEEKS, Case, Constants, Forecast, PastRound, Usage
 from norvash.core.forecast.past_set import PastSet
 from norvash.errors import InputError
 
@@ -106,7 +106,7 @@ def _each(given: Mapping[str, object], name: str) -> list[float]:
     return [float(v) for v in values]  # type: ignore[arg-type]
 
 
-def _visit(given: object) -> Visit:
+def _visit(given: object) -> PastRound:
     if not isinstance(given, Mapping):
         raise InputError("A visit is not an object.", "Give use, sigma_mm and lengths_mm.", "visits")
     lengths = _list(given, "lengths_mm")
@@ -116,7 +116,7 @@ def _visit(given: object) -> Visit:
         )
     sd = _number(given, "sigma_mm", _INSTRUMENTS.get(str(given.get("instrument", ""))))
     read = tuple(None if v is None else float(v) for v in lengths)  # type: ignore[arg-type]
-    return Visit(_number(given, "use"), sd, read)
+    return PastRound(_number(given, "use"), sd, read)
 
 
 def _past(given: Mapping[str, object]) -> tuple[PastSet, ...]:

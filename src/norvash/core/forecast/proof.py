@@ -10,7 +10,7 @@ from statistics import fmean
 import numpy as np
 from scipy.special import stdtrit
 
-from norvash.core.forecast.case import Case, Forecast, Usage, Visit
+from norvash.core.forecast.case import Case, Forecast, PastRound, Usage
 from norvash.core.forecast.model import forecasts
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.simulation import LIVELY, Habit, Worn, read_with, simulate_set, simulate_weeks
@@ -201,11 +201,11 @@ def _looks(random: Random, expected: float, crossing: float, *, most: int) -> li
     return looks
 
 
-def _visit(random: Random, worn: Worn, brushes: int, use: float, read: tuple[float, float]) -> Visit:
+def _visit(random: Random, worn: Worn, brushes: int, use: float, read: tuple[float, float]) -> PastRound:
     sd, step = read
     shared = random.gauss(0.0, sd * sqrt(_SHARED))
     lengths = (read_with(random, worn.length_mm(i, use), sd * sqrt(1 - _SHARED), step, shared) for i in range(brushes))
-    return Visit(use, sd, tuple(max(x, 0.1) for x in lengths))
+    return PastRound(use, sd, tuple(max(x, 0.1) for x in lengths))
 
 
 class _Year:

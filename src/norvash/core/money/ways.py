@@ -15,7 +15,7 @@ By = Literal["unit", "share", "bar", ""]
 
 
 @dataclass(frozen=True, slots=True)
-class Part:
+class PartPrice:
     """Something that is bought for a way: pieces at a price, or where it is sold in `packs` the cheapest whole ones.
 
     Units: price in minor units a piece, of packs that of the first.
@@ -52,7 +52,7 @@ class Way:
     """
 
     name: str
-    parts: tuple[Part, ...] = ()
+    parts: tuple[PartPrice, ...] = ()
     freight: int = 0
     tax: Fraction = field(default_factory=Fraction)
     labour_h: Fraction | None = None

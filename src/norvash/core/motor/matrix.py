@@ -16,7 +16,7 @@ _HEAD = ("voltage", "build", "set")
 
 
 @dataclass(frozen=True, slots=True)
-class Row:
+class Variant:
     """One row: a supply [V], None for any, a build letter, `*` for any, and the set that belongs there."""
 
     volts: float | None
@@ -24,7 +24,7 @@ class Row:
     part: str
 
 
-def read_matrix(text: str) -> tuple[Row, ...]:
+def read_matrix(text: str) -> tuple[Variant, ...]:
     """Return a table as it is typed, a row a line: “230 V, 2 → LP-B 4”, builds joined by “and”, or as CSV with the
     columns voltage, build, set.
 
@@ -33,7 +33,7 @@ def read_matrix(text: str) -> tuple[Row, ...]:
     lines = [x.strip() for x in text.replace(";", "\n").splitlines() if x.strip()]
     if len(lines) > _MOST_ROWS:
         raise InputError(f"{len(lines)} rows are too many.", f"Give at most {_MOST_ROWS}.", "matrix")
-    made: dict[tuple[float | None, str], Row] = {}
+    made: dict[tuple[float | None, str], Variant] = {}
     for number, line in enumerate(lines, start=1):
         for row in _rows(line, number):
             key = row.volts, row.build.casefold()
@@ -43,7 +43,7 @@ def read_matrix(text: str) -> tuple[Row, ...]:
     return tuple(made.values())
 
 
-def _rows(line: str, number: int) -> Sequence[Row]:
+def _rows(line: str, number: int) -> Sequence[Variant]:
     sides = _ARROW.split(line)
     cells = (
         [c.strip() for c in (*sides[0].split(",", 1), sides[1])]
@@ -57,7 +57,7 @@ def _rows(line: str, number: int) -> Sequence[Row]:
             f"Row {number}: “{line[:_LONG]}” cannot be read.", "Write it like 230 V, 2 → LP-B 4.", "matrix"
         )
     volts, builds, part = cells
-    return [Row(_volts(volts, number), b, part[:_LONG]) for b in _APART.split(builds) if b]
+    return [Variant(_volts(volts, number), b, part[:_LONG]) for b in _APART.split(builds) if b]
 
 
 def _volts(text: str, number: int) -> float | None:
@@ -72,12 +72,12 @@ def _volts(text: str, number: int) -> float | None:
     return value
 
 
-def _where(row: Row) -> str:
+def _where(row: Variant) -> str:
     volts = "any voltage" if row.volts is None else f"{row.volts:g} V"
     return f"{volts}, {'any build' if row.build == ANY else f'build {row.build}'}"
 
 
-def written(rows: Sequence[Row]) -> str:
+def written(rows: Sequence[Variant]) -> str:
     """Return a table as it would be typed."""
     return "; ".join(f"{ANY if r.volts is None else f'{r.volts:g} V'}, {r.build} → {r.part}" for r in rows)
 
@@ -90,23 +90,23 @@ def alike_v(one: float, other: float) -> bool:
     return not over(abs(one - other), _ALIKE_V * max(one, other))
 
 
-def _of_supply(row: Row, volts: float | None) -> bool:
+def _of_supply(row: Variant, volts: float | None) -> bool:
     return row.volts is None or (volts is not None and alike_v(row.volts, volts))
 
 
-def belonging(rows: Sequence[Row], volts: float | None, build: str) -> Row | None:
+def belonging(rows: Sequence[Variant], volts: float | None, build: str) -> Variant | None:
     """Return the row of a supply and a build, one that names both before one that names one, that before one for any;
     None where none is there.
     """
 
-    def fits(row: Row) -> bool:
+    def fits(row: Variant) -> bool:
         named = row.build == ANY or row.build.casefold() == build.casefold()
         return named and _of_supply(row, volts)
 
     return min((r for r in rows if fits(r)), key=lambda r: (r.volts is None, r.build == ANY), default=None)
 
 
-def misfits(rows: Sequence[Row], part: str, volts: float | None, build: str) -> tuple[str, ...]:
+def misfits(rows: Sequence[Variant], part: str, volts: float | None, build: str) -> tuple[str, ...]:
     """Return by what a set belongs elsewhere: its voltage, its build, or both; nothing where it belongs here."""
     own = [r for r in rows if r.part.casefold() == part.casefold()]
     if any(belonging(rows, volts, build) == r for r in own):

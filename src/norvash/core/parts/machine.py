@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from norvash.core.motor.matrix import Row
+from norvash.core.motor.matrix import Variant
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -16,7 +16,7 @@ class Machine:
 
     volts: float | None = None
     build: str = ""
-    matrix: tuple[Row, ...] = ()
+    matrix: tuple[Variant, ...] = ()
     box_thickness_mm: float | None = None
     box_width_mm: float | None = None
     limit_mm: float | None = None

@@ -7,7 +7,7 @@ from math import exp, log, sqrt
 
 from norvash.core.brush.gauged import is_floating
 from norvash.core.brush.limits import Limit
-from norvash.core.forecast.case import EXACT_WEEKS, Case, Constants, Forecast, Usage, Visit, constants_of
+from norvash.core.forecast.case import EXACT_WEEKS, Case, Constants, Forecast, PastRound, Usage, constants_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, NEW_MM
@@ -88,12 +88,12 @@ def _mean(a_round: Round, without: frozenset[int] = frozenset()) -> float:
     return sum(lengths) / len(lengths)
 
 
-def _visit(a_round: Round, state: MotorState, started_at: float) -> Visit:
+def _visit(a_round: Round, state: MotorState, started_at: float) -> PastRound:
     measured = [a_round.readings.get(p.number) for p in state.positions]
     sds = [m.sd_mm for m in measured if m is not None]
     sd = sqrt(sum(s * s for s in sds) / len(sds))
     lengths = tuple(None if m is None else m.length_mm for m in measured)
-    return Visit(a_round.total_units - started_at, max(sd, _LEAST_SD_MM), lengths)
+    return PastRound(a_round.total_units - started_at, max(sd, _LEAST_SD_MM), lengths)
 
 
 def usage_of(state: MotorState) -> Usage:

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from norvash.core.forecast.case import Case, Visit, constants_of
+from norvash.core.forecast.case import Case, PastRound, constants_of
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.rules.book import MotorRules
@@ -40,7 +40,7 @@ def shop_table(
             limit_mm=limit_mm,
             brushes=brushes,
             expected_life=life,
-            visits=(Visit(use, sd_mm, (mm,) * brushes),),
+            visits=(PastRound(use, sd_mm, (mm,) * brushes),),
             past=tuple(past),
             constants=constants,
         )

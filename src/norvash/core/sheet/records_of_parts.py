@@ -6,7 +6,7 @@ from datetime import date
 from fractions import Fraction
 from typing import Literal
 
-from norvash.core.money.ways import Part
+from norvash.core.money.ways import PartPrice
 from norvash.core.stacks.part import StackPart
 
 # What was said of tax or freight of a price: nothing, that it is in it, or that it comes on top.
@@ -22,7 +22,7 @@ class Bill:
     downtime_h in hours; life in its unit, empty for the one that all ways have.
     """
 
-    parts: tuple[Part, ...] = ()
+    parts: tuple[PartPrice, ...] = ()
     labour_h: Fraction | None = None
     labour_rate: int | None = None
     freight: int | None = None

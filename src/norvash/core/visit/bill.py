@@ -8,7 +8,7 @@ from fractions import Fraction
 
 from norvash.core.money.money import Currency, exactly, read_money
 from norvash.core.money.packs import Pack
-from norvash.core.money.ways import Part
+from norvash.core.money.ways import PartPrice
 from norvash.core.sheet.records_of_parts import Beside, Bill
 from norvash.core.text.days import day_of
 from norvash.core.text.quantities import parse
@@ -80,7 +80,7 @@ def _said_on(said: str, today: date) -> date:
     return day or today
 
 
-def read_parts(text: str, currency: Currency) -> tuple[Part, ...]:
+def read_parts(text: str, currency: Currency) -> tuple[PartPrice, ...]:
     """Return parts as typed: “holder 42.00; brushes 15.50 x 2; brushes 2 for 6.90 or 4 for 10.20 x 2”.
 
     Raises: InputError at `bill`.
@@ -91,7 +91,7 @@ def read_parts(text: str, currency: Currency) -> tuple[Part, ...]:
     return tuple(_part(row, currency) for row in rows)
 
 
-def _part(row: str, currency: Currency) -> Part:
+def _part(row: str, currency: Currency) -> PartPrice:
     sign = next((c for c in row if unicodedata.category(c) == "Sc"), "")
     if sign:
         raise InputError(f"“{sign}” is not needed.", "Give prices in the site's own currency, without a sign.", "bill")
@@ -107,11 +107,11 @@ def _part(row: str, currency: Currency) -> Part:
     if pieces < 1:
         raise InputError(f"“{name}” is bought no times.", "Give how many, or leave it out.", "bill")
     if in_packs is None:
-        return Part(name, _price(found["price"], name, currency), pieces)
+        return PartPrice(name, _price(found["price"], name, currency), pieces)
     packs = tuple(_pack(m, name, currency) for m in _PACK.finditer(in_packs["packs"]))
     if len(packs) > _MOST_PACKS:
         raise InputError(f"{len(packs)} packs are too many.", f"Give at most {_MOST_PACKS}.", "bill")
-    return Part(name, packs[0].price, pieces, packs)
+    return PartPrice(name, packs[0].price, pieces, packs)
 
 
 def _pack(found: re.Match[str], name: str, currency: Currency) -> Pack:

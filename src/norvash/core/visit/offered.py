@@ -4,7 +4,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import date
 
-from norvash.core.money.ways import Part
+from norvash.core.money.ways import PartPrice
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.records_of_parts import Bill
 
@@ -16,7 +16,7 @@ class Known:
     Units: the part's price in minor units of a currency with `decimals`.
     """
 
-    part: Part
+    part: PartPrice
     decimals: int
     on: date
     old: bool

@@ -8,7 +8,7 @@ from fractions import Fraction
 from norvash.core.money.here import currency_of
 from norvash.core.money.money import Currency, exactly, rescaled, shown
 from norvash.core.money.packs import Pack
-from norvash.core.money.ways import Compared, Part, Way, compared
+from norvash.core.money.ways import Compared, PartPrice, Way, compared
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.life import Life
@@ -199,7 +199,7 @@ def _notes_of_time(way: Way, bill: Bill) -> Iterable[str]:
         yield "downtime not counted: no cost of an hour"
 
 
-def _packs_words(part: Part, here: Currency) -> str:
+def _packs_words(part: PartPrice, here: Currency) -> str:
     """Return which packs are bought, and what a piece of each costs."""
     bought = part.bought
     if bought is None:

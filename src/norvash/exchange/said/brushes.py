@@ -6,7 +6,7 @@ from typing import Annotated, ClassVar, Literal, TypedDict
 from pydantic import Field
 
 from norvash.errors import InputError, NotFound
-from norvash.exchange.said.told import At, Lengths, Line, Plain, Seen, Told, Words, counter_typed, plain_of
+from norvash.exchange.said.told import At, Lengths, Line, Plain, Seen, Statement, Words, counter_typed, plain_of
 from norvash.store.file.database import Connection
 from norvash.store.record import rounds, sets
 from norvash.store.record.people import Done
@@ -18,7 +18,7 @@ from norvash.work.on_sheet.settling import settle_doubt
 from norvash.work.reading.loading import load
 
 
-class Measure(Told):
+class Measure(Statement):
     """The length of a brush."""
 
     place: int = 0
@@ -62,7 +62,7 @@ class MeasureLine(Measure, Line):
         yield made | ({"answer": "again"} if plain_of(act.before_json) else {})
 
 
-class See(Told):
+class See(Statement):
     """What is seen on a brush, by the id of the finding; `gone` takes it back."""
 
     place: int = 0
@@ -90,7 +90,7 @@ class SeeLine(See, Line):
         yield {"do": "see", "place": labels[after["position"]], "value": after["seen"], **gone}
 
 
-class Doubt(Told):
+class Doubt(Statement):
     """The answer to a doubted length: `right`, `mistyped` with its `why`, `new set`, or `swapped N` of a brush that was
     at position N before, and changed places with the one there.
     """
@@ -130,7 +130,7 @@ class _Typed(TypedDict):
     answer: str
 
 
-class _New(Told):
+class _New(Statement):
     """Brushes came new: why, by position what they measure, and the counter then."""
 
     reason: Words = ""

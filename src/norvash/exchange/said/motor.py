@@ -12,7 +12,7 @@ from norvash.core.sheet.moved import Explained
 from norvash.core.text.quantities import UNITS
 from norvash.core.use.counting import EVENTS
 from norvash.errors import NotFound
-from norvash.exchange.said.told import At, Line, Plain, Told, Words, plain_of
+from norvash.exchange.said.told import At, Line, Plain, Statement, Words, plain_of
 from norvash.store.file.database import Connection
 from norvash.store.record import motors, sheets
 from norvash.store.record.people import Done
@@ -27,7 +27,7 @@ from norvash.work.reading.loading import load
 from norvash.work.reading.standing import judge
 
 
-class Register(Told):
+class Register(Statement):
     """The motor is registered, its counter at a value; nothing where its tag is there already.
 
     Of a set that is not new, `ran` is what it has run since it was, and `new_on` the day, month or year. The answer
@@ -65,7 +65,7 @@ class RegisterLine(Register, Line):
     do: Literal["register"]
 
 
-class Use(Told):
+class Use(Statement):
     """Use is logged: a counter's value or, by `mode`, an increment."""
 
     value: Words = ""
@@ -91,7 +91,7 @@ class UseLine(Use, Line):
         yield {"do": "use", "value": f"{after['counter']:.9g}", **day, **answer}
 
 
-class Figure(Told):
+class Figure(Statement):
     """A figure of the motor is stated, or erased by an empty value; where that ends or softens what was found the
     `answer` (“read”, “first”, “ours”) and the `source` say which change it is.
     """
@@ -133,7 +133,7 @@ def figure_typed(name: str, value: float | str) -> str:
     return f"{float(value):.9g} {unit}".strip()
 
 
-class Rule(Told):
+class Rule(Statement):
     """A rule or a school is set for this motor, or goes back to what else holds by an empty value; `answer` and
     `source` as of a figure.
     """
@@ -158,7 +158,7 @@ class RuleLine(Rule, Line):
     do: Literal["rule"]
 
 
-class Confirm(Told):
+class Confirm(Statement):
     """A change of a figure, a rule or a school, by its name, is confirmed by somebody else, or given its `source`."""
 
     name: Words = ""

@@ -6,13 +6,13 @@ from collections.abc import Mapping, Sequence
 from pydantic import BaseModel, ConfigDict
 
 from norvash.core.motor.notes import Note, NotedRound, NotedSet, NotedUse
-from norvash.exchange.said.told import At, Told
+from norvash.exchange.said.told import At, Statement
 from norvash.work.act.acting import Act
 from norvash.work.motors.stating import SinceTyped, state_since
 from norvash.work.notes.noting import enter_notes
 
 
-class Since(Told):
+class Since(Statement):
     """Since when the set in a motor has run, as it would be typed; any part may be empty."""
 
     day: str = ""
@@ -79,7 +79,7 @@ class SetTold(_One):
         return NotedSet(line=line, **{**self.model_dump(), "lengths": _by_position(self.lengths)})
 
 
-class Notes(Told):
+class Notes(Statement):
     """Notes of one motor that are entered together; `answer` settles what was asked. Lines count through all."""
 
     rounds: Sequence[RoundTold] = ()

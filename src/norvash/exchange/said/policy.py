@@ -5,12 +5,12 @@ from typing import Any, Literal
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.errors import InputError
 from norvash.exchange.interval_tables import table_from_csv
-from norvash.exchange.said.told import At, Line, Told, Value, Words
+from norvash.exchange.said.told import At, Line, Statement, Value, Words
 from norvash.work.act.acting import Act
 from norvash.work.motors.policing import add_policy
 
 
-class Policy(Told):
+class Policy(Statement):
     """A policy of this motor, by its `kind`: `interval` with `every`, `range` with `low` and `high`, `calendar` with
     `months`, or `table` as a `sheet` of rows of use and columns of its `quantity` (“length” or “depth”), with its
     `longest` interval and what a `dash` in it means (“stop”). An interval or a range `asks` for a “look” or a “change”.

@@ -11,7 +11,7 @@ from norvash.core.stages.gates import SERVICE
 from norvash.core.visit.done import done_tasks, sight_of
 from norvash.core.visit.offering import PLACE
 from norvash.errors import Conflict, NotFound
-from norvash.exchange.said.told import At, Line, Plain, Seen, Told, Value, Words, counter_typed, plain_of
+from norvash.exchange.said.told import At, Line, Plain, Seen, Statement, Value, Words, counter_typed, plain_of
 from norvash.store.file.database import Connection
 from norvash.store.record import entries, sheets
 from norvash.store.record.people import Done
@@ -52,7 +52,7 @@ _WITH = {
 MAY_COME = frozenset(_WITH.values())
 
 
-class Open(Told):
+class Open(Statement):
     """A sheet is opened."""
 
     kind: Words = "full"
@@ -95,7 +95,7 @@ class OpenLine(Open, Line):
         yield {"do": "open", "kind": after["look"], "round": after["kind"], **counter_typed(conn, act), **safe}
 
 
-class Enter(Told):
+class Enter(Statement):
     """One field of a stage; an empty value takes it back. Without a sight it is the one that the sheet proposes."""
 
     field: Words = ""
@@ -150,7 +150,7 @@ class EnterLine(Enter, Line):
         yield made | ({"why": after["slip"]} if "slip" in after else {})
 
 
-class Whole(Told):
+class Whole(Statement):
     """A look goes on as a whole sheet."""
 
     def done(self, act: Act, at: At) -> str:
@@ -167,7 +167,7 @@ class WholeLine(Whole, Line):
         yield {"do": "whole"}
 
 
-class Sign(Told):
+class SignSheet(Statement):
     """The sheet is signed; `why` where something is open, `service` confirms the last gate of a look."""
 
     why: Value = ""
@@ -177,7 +177,7 @@ class Sign(Told):
         return sign(at.conn, act, at.sheet_id, self.why, service=self.service)
 
 
-class SignLine(Sign, Line):
+class SignLine(SignSheet, Line):
     at_stage: ClassVar[str] = "sign"
     job: ClassVar[str] = "sign a sheet"
     do: Literal["sign"]
@@ -189,7 +189,7 @@ class SignLine(Sign, Line):
         yield {"do": "sign"} | ({"why": why} if why else {}) | ({"service": True} if service else {})
 
 
-class Add(Told):
+class Add(Statement):
     """Something is added below the signature."""
 
     value: Value = ""

@@ -76,7 +76,7 @@ class At:
         return self.describes
 
 
-class Told(BaseModel, ABC):
+class Statement(BaseModel, ABC):
     """What is said, whatever it is."""
 
     model_config = ConfigDict(frozen=True, populate_by_name=True)

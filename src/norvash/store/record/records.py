@@ -7,7 +7,7 @@ from functools import lru_cache
 
 from norvash.core.commutator.bars import MOST_BARS, read_map
 from norvash.core.money.money import Currency
-from norvash.core.money.ways import Part
+from norvash.core.money.ways import PartPrice
 from norvash.core.running.log_typed import LogPoint
 from norvash.core.sheet.field import Column, Painted
 from norvash.core.sheet.records import (
@@ -174,7 +174,7 @@ def _bill(record: Bill) -> dict[str, str]:
     def money(minor: int) -> str:
         return f"{minor / 10**record.decimals:.{record.decimals}f}"
 
-    def row(part: Part) -> str:
+    def row(part: PartPrice) -> str:
         packs = " or ".join(f"{p.pieces} for {money(p.price)}" for p in part.packs)
         name = f"{part.name}:" if part.name[-1].isdigit() else part.name
         return f"{name} {packs or money(part.price)}{f' x {part.pieces}' if part.pieces > 1 else ''}"

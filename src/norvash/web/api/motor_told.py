@@ -1,6 +1,7 @@
 """A motor's verdict as JSON."""
 
 from norvash.core.brush.straight_line import StraightLine
+from norvash.core.grades import Grade
 from norvash.core.judging.brushes.lengths import lengths
 from norvash.core.judging.measuring import measured_on
 from norvash.core.sheet.life import Life
@@ -24,12 +25,12 @@ def motor_told(made: Judged) -> dict[str, object]:
             "class": context.motor.motor_class,
             "retired_on": context.motor.retired.at.date() if context.motor.retired is not None else None,
         },
-        "stage": found.machine,
-        "stage_before_rises": found.machine_base,
-        "stage_of_motor": found.grade,
-        "rises": [{"on": r.on, "stage": r.grade, "part": r.part, "word": r.word, "why": r.why} for r in found.rises],
+        **_grade(found.machine),
+        **_grade(found.machine_base, "_before_rises"),
+        **_grade(found.grade, "_of_motor"),
+        "rises": [{"on": r.on, **_grade(r.grade), "part": r.part, "word": r.word, "why": r.why} for r in found.rises],
         "parts": [
-            {"part": c.id, "stage": c.grade, "because": c.by, "overruled": c.overruled is not None}
+            {"part": c.id, **_grade(c.grade), "because": c.by, "overruled": c.overruled is not None}
             for c in found.components
         ],
         "findings": [_finding(x) for x in found.lives],
@@ -98,6 +99,11 @@ def _set(state: MotorState) -> dict[str, object]:
     }
 
 
+def _grade(grade: Grade | None, of: str = "") -> dict[str, Grade | None]:
+    """Return a grade under its name, and under the one that it had before."""
+    return {f"grade{of}": grade, f"stage{of}": grade}
+
+
 def _finding(life: Life) -> dict[str, object]:
     """Return a finding with its state, and what it is put off to or waits for."""
     put_off, waits_for = life.put_off, life.waits_for
@@ -106,7 +112,7 @@ def _finding(life: Life) -> dict[str, object]:
         "position": life.position,
         "place": life.place,
         "words": life.finding.words,
-        "stage": life.finding.grade,
+        **_grade(life.finding.grade),
         "state": life.state,
         "put_off_to": put_off.who if put_off is not None and waits_for is None else None,
         "due_on": put_off.day if put_off is not None else None,

@@ -1,14 +1,14 @@
 """Motors as JSON: verdict, use, rounds and readings."""
 
 from fastapi import APIRouter
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import AliasChoices, BaseModel, ConfigDict, Field
 
 from norvash.core.sheet.moved import Explained
 from norvash.core.text.texts import compared
 from norvash.errors import Conflict
 from norvash.exchange.said.brushes import Measure
 from norvash.exchange.said.motor import Use
-from norvash.exchange.said.sheet import Enter, Open, Sign
+from norvash.exchange.said.sheet import Enter, Open, SignSheet
 from norvash.exchange.said.told import At, Seen, Words
 from norvash.web.api.motor_told import motor_told
 from norvash.web.served.deps import Conn, Now, Who, in_session
@@ -53,7 +53,7 @@ class UseBody(Use, ActBody):
 
 class SheetBody(Open, ActBody):
     kind: str = Field(default="quick", alias="sheet")
-    round: str = Field(default="check", alias="kind")
+    round: str = Field(default="check", validation_alias=AliasChoices("round", "kind"))
 
 
 class EntryBody(Enter, ActBody):
@@ -70,7 +70,7 @@ class EntryBody(Enter, ActBody):
     with_it: dict[str, str] = Field(default={}, alias="more")
 
 
-class SignBody(Sign, ActBody):
+class SignBody(SignSheet, ActBody):
     pass
 
 

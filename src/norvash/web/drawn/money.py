@@ -5,7 +5,7 @@ from dataclasses import replace
 from norvash.core.money.here import currency_of
 from norvash.core.money.money import exactly
 from norvash.core.money.packs import Pack, cheapest
-from norvash.core.money.ways import Compared, Part, Way, compared
+from norvash.core.money.ways import Compared, PartPrice, Way, compared
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.money.money import LandedIn, LandedOut, PacksIn, PacksOut, minor_of
 from norvash.core.sums.money.repair import RepairIn, RepairOut, ways_of
@@ -19,7 +19,7 @@ def landed_drawn(given: LandedIn, _result: LandedOut, rules: MotorRules, width: 
     Units: width [px].
     """
     here = currency_of(rules)
-    part = Part("price", minor_of(given.price, "price", here))
+    part = PartPrice("price", minor_of(given.price, "price", here))
     way = Way(name="landed", parts=(part,), freight=minor_of(given.freight, "freight", here), tax=exactly(given.tax))
     return way_bars(_side_by_side((way,), rules), None, width, here)
 
@@ -40,7 +40,7 @@ def packs_drawn(given: PacksIn, _result: PacksOut, rules: MotorRules, width: flo
 
 def _bought(name: str, packs: list[Pack], needed: int) -> Way:
     counts = cheapest(packs, needed).counts
-    parts = (Part(f"{p.pieces} pieces", p.price, n) for p, n in zip(packs, counts, strict=True) if n)
+    parts = (PartPrice(f"{p.pieces} pieces", p.price, n) for p, n in zip(packs, counts, strict=True) if n)
     return Way(name=name, parts=tuple(parts))
 
 

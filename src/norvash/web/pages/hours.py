@@ -23,7 +23,7 @@ router = APIRouter()
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Row:
+class HoursRow:
     """A row of the book with what is typed into it: kept, refused, or still empty."""
 
     motor: BookRow
@@ -45,7 +45,7 @@ def show(*, request: Request, conn: Conn, now: Now, who: Who, q: str = "", day: 
         request,
         "hours.html",
         area="Hours",
-        rows=[Row(motor=r, act_id=fresh_id(), day=day[:30]) for r in rows],
+        rows=[HoursRow(motor=r, act_id=fresh_id(), day=day[:30]) for r in rows],
         more=len(found) > REGISTER_PAGE,
         q=q,
         day=day[:30],
@@ -78,7 +78,7 @@ def keep_row(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str,
             error = refused
             if moves_ground(refused):
                 error = InputError(refused.problem, "Correct it on the motor's own page of its hours.", "value")
-    row = Row(motor=book_rows(conn, [motor_id])[0], act_id=fresh_id(), day=day, typed=text, kept=kept, error=error)
+    row = HoursRow(motor=book_rows(conn, [motor_id])[0], act_id=fresh_id(), day=day, typed=text, kept=kept, error=error)
     return page(request, "hours_one_row.html", status_of(error) if error else 200, b=row, errors={})
 
 

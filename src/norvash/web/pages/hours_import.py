@@ -8,7 +8,7 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.errors import NorvashError
 from norvash.exchange.hours_csv import COLUMNS, Match, guessed, match_of, read_lines
-from norvash.exchange.sheets import Sheet, read_sheet
+from norvash.exchange.sheets import Cells, read_sheet
 from norvash.store.file.database import Connection
 from norvash.store.record import people, use
 from norvash.web.served import importer
@@ -17,7 +17,7 @@ from norvash.web.served.deps import Conn, Now, SentForm, Typed, Who, act_of, fre
 from norvash.web.served.importer import kept_as
 from norvash.work.act.acting import Act
 from norvash.work.act.site import clock
-from norvash.work.motors.importing import Judged, judge, take
+from norvash.work.motors.importing import JudgedLine, judge, take
 from norvash.work.motors.logging_use import MODES
 
 router = APIRouter()
@@ -63,7 +63,7 @@ def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) 
 def _check(request: Request, file_id: str, match: Match) -> None:
     """Begin to judge every line, its columns matched so."""
 
-    def work(conn: Connection, tell: Any) -> tuple[Match, Judged]:
+    def work(conn: Connection, tell: Any) -> tuple[Match, JudgedLine]:
         lines, faults = read_lines(_sheet(conn, file_id)[0], match)
         return match, judge(conn, lines, faults, mode=match.mode, now=_clock(conn), tell=tell)
 
@@ -74,7 +74,7 @@ def _clock(conn: Connection) -> datetime:
     return clock(people.fetch_site(conn), datetime.now())
 
 
-def _sheet(conn: Connection, file_id: str) -> tuple[Sheet, str]:
+def _sheet(conn: Connection, file_id: str) -> tuple[Cells, str]:
     _, digest, data = use.fetch_file(conn, kept_as(_KIND, file_id))
     return read_sheet(data), digest
 
@@ -100,7 +100,7 @@ def _page(
     name, _, data = use.fetch_file(conn, kept_as(_KIND, file_id))
     sheet = read_sheet(data)
     error = error or job.error
-    match, judged = job.result if job.result is not None else (guessed(sheet), Judged())
+    match, judged = job.result if job.result is not None else (guessed(sheet), JudgedLine())
     return page(
         request,
         "hours_preview.html",
@@ -145,7 +145,7 @@ def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, type
 
 
 def _take(request: Request, file_id: str, chosen: Match, act: Act) -> None:
-    def work(conn: Connection, tell: Any) -> Judged:
+    def work(conn: Connection, tell: Any) -> JudgedLine:
         sheet, digest = _sheet(conn, file_id)
         lines, faults = read_lines(sheet, chosen)
         known = kept_as(_KIND, file_id)

@@ -6,7 +6,7 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
 from norvash.errors import NorvashError
 from norvash.exchange.said.brushes import Fit, Renew
-from norvash.exchange.said.told import At, Seen, Told
+from norvash.exchange.said.told import At, Seen, Statement
 from norvash.store.record import sheets
 from norvash.web.drawn.motor import drawing_of
 from norvash.web.served.answers import errors_of, go_to, page, status_of
@@ -56,7 +56,7 @@ def _page(
 def fit(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """End the old set and start the new one."""
     lengths, only = numbered(typed, "length"), numbered(typed, "only")
-    made: Told
+    made: Statement
     try:
         if only:
             made = Renew.of(typed, lengths={n: lengths.get(n, "") for n in only})

@@ -13,7 +13,7 @@ from norvash.core.stages.sign import STAGE as SIGN
 from norvash.core.visit.walk import stages_of
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound
 from norvash.exchange.said.brushes import Fit, Measure, See
-from norvash.exchange.said.sheet import MAY_COME, Add, Enter, Sign, Whole
+from norvash.exchange.said.sheet import MAY_COME, Add, Enter, SignSheet, Whole
 from norvash.exchange.said.told import At, Seen
 from norvash.store.access.signed import asks_pin
 from norvash.store.record import sheets
@@ -266,7 +266,7 @@ def close(*, request: Request, conn: Conn, now: Now, who: Who, signed: Signed, s
         by_pin = signed is not None and asks_pin(conn)
         if signed is not None and by_pin:
             check_pin(request, conn, signed, typed.pop("pin", ""))
-        entry = Sign.of(typed, service=bool(typed.get("service")))
+        entry = SignSheet.of(typed, service=bool(typed.get("service")))
         act = act_of(typed, who, now)
         if isinstance(act.origin, InSession):
             act = replace(act, origin=replace(act.origin, by_pin=by_pin))

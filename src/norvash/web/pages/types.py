@@ -6,7 +6,7 @@ from fastapi.responses import HTMLResponse, Response
 from norvash.core.motor.classes import TEMPLATES
 from norvash.core.motor.figure_fields import BUILD_MATRIX, FIELDS
 from norvash.core.motor.figures import Figures, figure_words
-from norvash.core.motor.matrix import Row, read_matrix
+from norvash.core.motor.matrix import Variant, read_matrix
 from norvash.core.rules.book import MotorRules
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
@@ -57,7 +57,7 @@ def _page(
     lent = Figures({}, {}, template.lends if template else {})
     plans = store.type_positions(conn, type_id) if type_id else ()
     drawings: tuple[Drawing, ...] = ()
-    matrix: tuple[Row, ...] = ()
+    matrix: tuple[Variant, ...] = ()
     if type_id and template:
         rules = MotorRules(rulebook(conn), template.name, type_id)
         stated = Figures({}, store.type_figures(conn, type_id), template.lends)

@@ -19,13 +19,13 @@ _OPENING = re.compile(r'\s*<[a-z][a-z0-9]*(?=[^>]*?\sid="([^"]+)")')
 
 
 @dataclass(slots=True, eq=False)
-class Part:
+class Fragment:
     """One part as it was rendered: its id, the mark of what is its own, its text, and the parts that it holds."""
 
     id: str
     mark: str
     text: str
-    held: list["Part"]
+    held: list["Fragment"]
 
     def changed(self, has: dict[str, str]) -> list[str]:
         """Return the texts to send to a browser that has these marks."""
@@ -39,7 +39,7 @@ class Parts:
     """The parts of one page, as they come; `passing` is what differs at each rendering and does not count."""
 
     passing: str = ""
-    outermost: list[Part] = field(default_factory=list)
+    outermost: list[Fragment] = field(default_factory=list)
 
     def add(self, drawn: Callable[[], str]) -> str:
         """Keep what is drawn as a part, which holds the parts that are kept meanwhile, and return it with its mark.
@@ -54,10 +54,10 @@ class Parts:
         held = self.outermost[before:]
         mark = f"{crc32(self._own(text, held).encode()):08x}"
         marked = f'{text[: opening.end()]} data-part="{mark}"{text[opening.end() :]}'
-        self.outermost[before:] = [Part(opening[1], mark, marked, held)]
+        self.outermost[before:] = [Fragment(opening[1], mark, marked, held)]
         return marked
 
-    def _own(self, text: str, held: list[Part]) -> str:
+    def _own(self, text: str, held: list[Fragment]) -> str:
         """Return what stands in a part outside the parts that it holds, in their order."""
         own, at = [], 0
         for part in held:

@@ -13,7 +13,7 @@ from norvash.web.stages.stacks import StacksShown, stacks_off
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Record:
+class OpenedView:
     """The entries of the boxes, none of a motor that is not asked for them, what is wrong with their polarity, what
     came off, the wires with the place of the next one, and the section as its parts stand.
     """
@@ -27,13 +27,13 @@ class Record:
     axis: AxisDrawn
 
 
-def view(at: At) -> Record:
+def view(at: At) -> OpenedView:
     """Return what opening and recording shows."""
     shown, facts = at.shown, at.shown.context.facts
     asked = BOX.is_offered(facts, shown.context.rules)
     boxes = [entry(shown, BOX, p.number, f"Box {p.label}") for p in facts.positions] if asked else []
     places = WIRE.places(shown.sheet)
-    return Record(
+    return OpenedView(
         axis=axis_drawn(shown.visit, shown.found, parts_now(shown.visit)),
         boxes=boxes,
         polarity=polarity_wrong_shown(shown),

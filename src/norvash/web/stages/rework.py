@@ -18,7 +18,7 @@ from norvash.work.reading.sheet_now import SheetNow
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Row:
+class TemporaryRow:
     """One task of the list: its tick or the field that records it, at which stage, the field that drops it, and the
     orders of the whole list in which it stands one earlier or one later, empty where that is not possible.
     """
@@ -39,7 +39,7 @@ class Rework:
     may mend for a while, the parts that are offered, how brushes go in, and how they are run in.
     """
 
-    work: list[Row]
+    work: list[TemporaryRow]
     added: Entry
     touches: tuple[tuple[str, str], ...]
     minutes: float
@@ -59,14 +59,14 @@ def _entry(shown: SheetNow, work: Proposed) -> Entry:
     return entry(shown, recorded) if recorded is not None else entry(shown, task_done(work.task.id), 0, work.task.what)
 
 
-def _rows(shown: SheetNow) -> list[Row]:
+def _rows(shown: SheetNow) -> list[TemporaryRow]:
     ids = [w.task.id for w in shown.work]
     order, made = entry(shown, WORK_ORDER), []
     for n, w in enumerate(shown.work):
         tick = _entry(shown, w)
         drop = entry(shown, dropped(w.task.id), 0, f"Why “{w.task.what}” is dropped")
         made.append(
-            Row(
+            TemporaryRow(
                 work=w,
                 tick=tick,
                 at=_stage(tick),

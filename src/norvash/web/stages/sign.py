@@ -30,7 +30,7 @@ from norvash.work.told.signed_how import SignedHow, signed_how
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Sign:
+class SignView:
     """The gate back to service; what was signed and added since; as what it would be signed now, and what stands
     against a clean signature although nothing is open; what is written on the sheet, brush by brush; what the counter
     shows at the first look that is proposed after a new set; the section of its parts as it was signed; how somebody
@@ -84,10 +84,10 @@ def _table(at: At) -> list[tuple[str, list[InTable]]]:
     return [(STAGE_BY_ID[s].words, list(x)) for s, x in groupby(lines, key=lambda line: line.now.stage)]
 
 
-def view(at: At) -> Sign:
+def view(at: At) -> SignView:
     """Return what the signature shows."""
     shown, brushes = at.shown, brush_lines(at.conn, at.shown)
-    return Sign(
+    return SignView(
         gate=gate_shown(SERVICE, shown),
         signed=shown.row.signed,
         signs_as=", ".join(filter(None, (SIGNED_AS[signed_as(shown.visit)].lower(), handed_over(shown.visit.lives)))),

@@ -20,7 +20,7 @@ _WIDE, _TRAY, _ALONE, _ALONE_HIGH = 690.0, 170.0, 96.0, 46.0
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Row:
+class StackRow:
     """One part of a stack: its number as it is called, itself, its drawing, and what it says of its closing."""
 
     number: int
@@ -49,8 +49,8 @@ class StackShown:
     where: Where
     now: StackNow | None
     drawn: Drawing | None
-    rows: tuple[Row, ...]
-    hand: Row | None
+    rows: tuple[StackRow, ...]
+    hand: StackRow | None
     next_place: int
     field: str
     last: StackPart | None
@@ -136,7 +136,7 @@ def _one(key: str, stack: StackNow | None, typed: Mapping[str, str], *, closing:
     of_parts = [p.part for p in parts]
     tray, beside = scale_of(of_parts, _TRAY), scale_beside(of_parts, _ALONE)
     rows = [
-        Row(
+        StackRow(
             number=one.number,
             now=now,
             drawn=part_alone(one, beside, _ALONE, _ALONE_HIGH)

@@ -56,7 +56,7 @@ class New:
 
 
 @dataclass(slots=True)
-class Judged:
+class JudgedLine:
     """What a file would do: new entries, lines already there, and faulty lines (the first 200 kept)."""
 
     new: list[New] = field(default_factory=list)
@@ -83,9 +83,9 @@ def judge(
     mode: str,
     now: datetime,
     tell: Told = lambda _: None,
-) -> Judged:
+) -> JudgedLine:
     """Judge every line against its motor's log and against the lines before it; `tell` hears the share done."""
-    made = Judged(faulty=len(faults), faults=list(faults[:_MOST_FAULTS]))
+    made = JudgedLine(faulty=len(faults), faults=list(faults[:_MOST_FAULTS]))
     by_motor: dict[str, list[Line]] = {}
     names = motors.names(conn)
     for line in lines:
@@ -110,7 +110,7 @@ def judge(
 
 
 def _judge_motor(
-    conn: Connection, motor_id: str, lines: Sequence[Line], *, mode: str, now: datetime, made: Judged
+    conn: Connection, motor_id: str, lines: Sequence[Line], *, mode: str, now: datetime, made: JudgedLine
 ) -> Iterator[int]:
     """Judge one motor's lines in order of time, yielding how many are done now and then."""
     context = load(conn, motor_id)
@@ -163,12 +163,12 @@ def take(
     faults: Sequence[Faulty],
     mode: str,
     tell: Told = lambda _: None,
-) -> Judged:
+) -> JudgedLine:
     """Keep all good lines of a file in one transaction; its motors are judged anew, many of them in the background.
 
     Raises: InputError when there is nothing new in it.
     """
-    kept = Judged()
+    kept = JudgedLine()
 
     def body(act: Act) -> Change:
         nonlocal kept

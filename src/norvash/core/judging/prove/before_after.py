@@ -6,7 +6,7 @@ from norvash.core.judging.prove.heat import rise_k
 from norvash.core.judging.prove.output import Points
 from norvash.core.judging.prove.points import points_of
 from norvash.core.judging.prove.run import Run
-from norvash.core.judging.prove.run_figures import Held, held_amps, held_rpm
+from norvash.core.judging.prove.run_figures import RunFigure, held_amps, held_rpm
 from norvash.core.motor.figure_fields import RATED_RPM, RATED_V
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.measured import Measured, follows
@@ -87,7 +87,7 @@ def _ran(sheet: Sheet, run: Run, rules: MotorRules) -> Iterator[Measured]:
     )
 
 
-def _held(words: str, unit: str, found: float | None, held: Held | None, base: float | None) -> Measured:
+def _held(words: str, unit: str, found: float | None, held: RunFigure | None, base: float | None) -> Measured:
     if held is None:
         return follows(words=words, unit=unit, found=found, value=None)
     low, high = held.band if held.band is not None else (held.least, held.most)

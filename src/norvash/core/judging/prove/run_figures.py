@@ -45,7 +45,7 @@ _WORDS = {_LOW: "under its band", _RIGHT: "within its band", _HIGH: "over its ba
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
-class Held:
+class RunFigure:
     """A figure of a run held against what is usual or on the plate, and against what must not be passed.
 
     `part` is the share that it may be off, `rule` says so; `least` and `most` are as stated, without any allowance.
@@ -115,7 +115,7 @@ def comparable(sheet: Sheet, at: Point, rules: MotorRules) -> bool:
     return within(rules["run.volts"], at.volts / rated, rules["supply.high"])
 
 
-def held_amps(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
+def held_amps(sheet: Sheet, at: Point, rules: MotorRules) -> RunFigure | None:
     """Return the current of a point as it is held against plate or type, None where none was read."""
     if at.amps is None:
         return None
@@ -125,8 +125,8 @@ def held_amps(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
     unknown = usual is None and most is None
     if RUN_HOW.of(sheet) == "load" or (in_machine and unknown):
         plate, basis = _plate_a(sheet.facts)
-        return Held(value=at.amps, unit="A", usual=plate, basis=basis, part=part, rule=rule, may_be_low=True)
-    return Held(value=at.amps, unit="A", usual=usual, basis="usual", part=part, rule=rule, most=most)
+        return RunFigure(value=at.amps, unit="A", usual=plate, basis=basis, part=part, rule=rule, may_be_low=True)
+    return RunFigure(value=at.amps, unit="A", usual=usual, basis="usual", part=part, rule=rule, most=most)
 
 
 def _plate_a(facts: Facts) -> tuple[float | None, str]:
@@ -137,19 +137,19 @@ def _plate_a(facts: Facts) -> tuple[float | None, str]:
     return stated, "on its plate"
 
 
-def held_rpm(sheet: Sheet, at: Point, rules: MotorRules) -> Held | None:
+def held_rpm(sheet: Sheet, at: Point, rules: MotorRules) -> RunFigure | None:
     """Return the speed of a point as it is held against plate or type, None where none was read."""
     if at.rpm is None:
         return None
     figures, part, rule = sheet.facts.figures, rules["run.speed"], "run.speed"
     if RUN_HOW.of(sheet) == "load":
-        return Held(
+        return RunFigure(
             value=at.rpm, unit="r/min", usual=RATED_RPM.stated(figures), basis="on its plate", part=part, rule=rule
         )
     usual, least = USUAL_NOLOAD_RPM.of(figures), NOLOAD_RPM_LEAST.of(figures)
     if own_speed(sheet.facts):
         part, rule = rules["run.finding"], "run.finding"
-    return Held(value=at.rpm, unit="r/min", usual=usual, basis="usual", part=part, rule=rule, least=least)
+    return RunFigure(value=at.rpm, unit="r/min", usual=usual, basis="usual", part=part, rule=rule, least=least)
 
 
 def own_speed(facts: Facts) -> bool:

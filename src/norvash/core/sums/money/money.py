@@ -6,7 +6,7 @@ from fractions import Fraction
 from norvash.core.money.here import currency_of
 from norvash.core.money.money import Currency, exactly, shown
 from norvash.core.money.packs import Pack, cheapest
-from norvash.core.money.ways import Part, Way
+from norvash.core.money.ways import PartPrice, Way
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.registry import Sum, ask, gives
 from norvash.core.text.words import listed
@@ -56,7 +56,7 @@ def landed_price(given: LandedIn, rules: MotorRules) -> LandedOut:
     here = currency_of(rules)
     way = Way(
         name="it",
-        parts=(Part("it", minor_of(given.price, "price", here)),),
+        parts=(PartPrice("it", minor_of(given.price, "price", here)),),
         freight=minor_of(given.freight, "freight", here),
         tax=exactly(given.tax),
     )

@@ -7,7 +7,7 @@ from fractions import Fraction
 from norvash.core.money.here import currency_of
 from norvash.core.money.money import Currency, exactly
 from norvash.core.money.said import flip_words, proposed_words
-from norvash.core.money.ways import Part, Way, compared
+from norvash.core.money.ways import PartPrice, Way, compared
 from norvash.core.rules.book import MotorRules
 from norvash.core.sums.money.money import MOST, minor_of, money_of
 from norvash.core.sums.registry import Sum, ask, gives
@@ -145,7 +145,7 @@ def ways_of(given: RepairIn, here: Currency) -> tuple[Way, ...]:
 
 def _way(given: WayIn, rate: float | None, here: Currency) -> Way:
     per_h = given.labour_per_h if given.labour_per_h is not None else rate
-    parts = (Part(given.name, minor_of(given.parts, "ways", here)),) if given.parts else ()
+    parts = (PartPrice(given.name, minor_of(given.parts, "ways", here)),) if given.parts else ()
     return Way(
         name=given.name,
         parts=parts,
