@@ -12,7 +12,7 @@ from norvash.core.motor.figure_fields import EXPECTED_LIFE_UNITS, LIMIT_MM
 from norvash.core.motor.in_force import figures_in_force
 from norvash.core.use.spans import read_span, span_words
 from norvash.errors import Conflict, InputError, NorvashError, SeveralErrors
-from norvash.store.record import standings
+from norvash.store.record import weeks_ahead
 from norvash.store.record.stamps import stamp_of
 from norvash.work.motors.stating import SinceTyped, state_since
 from norvash.work.pages.bench import bench
@@ -180,7 +180,8 @@ def test_a_set_of_unknown_age_that_runs_comes_after_change_and_before_plan(shop:
     order = [r.listed.tag for r in bench(shop.conn, shop.now.date(), 1).rows]
     assert order == ["to change", "unknown, runs", "to plan", "unknown, idle"]
     assert (
-        standings.list_outlook(shop.conn, standings.Sought(today=shop.now.date()), 9, 0)[-1].standing.early_on is None
+        weeks_ahead.list_outlook(shop.conn, weeks_ahead.Sought(today=shop.now.date()), 9, 0)[-1].standing.early_on
+        is None
     )
 
 

@@ -11,8 +11,8 @@ from norvash.core.grades import GRADES
 from norvash.core.rules.catalogue import RULES
 from norvash.core.sheet.moved import Explained
 from norvash.errors import Conflict, InputError, NorvashError, NotFound
-from norvash.store.record import people, rules, standings
-from norvash.store.record.standings import Sought
+from norvash.store.record import people, rules, weeks_ahead
+from norvash.store.record.weeks_ahead import Sought
 from norvash.work.act.site import clock, join
 from norvash.work.motors.changing_figures import change_figures
 from norvash.work.motors.motor_types import save_type
@@ -161,7 +161,7 @@ def test_as_the_days_go_by_lists_and_pages_agree_without_any_write(shop: Shop) -
             assert (row.grade, row.word) == (grade, page.said.word)
             assert ahead[motor].row.grade == grade
             assert grade == "fit" or bench_rows[motor].grade == grade
-            sought = standings.list_outlook(shop.conn, Sought(grade=grade or "", today=today), 9, 0)
+            sought = weeks_ahead.list_outlook(shop.conn, Sought(grade=grade or "", today=today), 9, 0)
             assert motor in {x.motor_id for x in sought}
             grades.setdefault(motor, []).append(grade or "")
         order = [GRADES.index(r.grade or "fit") for r in bench(shop.conn, today, 1).rows]

@@ -15,8 +15,8 @@ from norvash.errors import Conflict, InputError, NeedsAnswer
 from norvash.store.file.database import connect
 from norvash.store.file.ready import migrate
 from norvash.store.file.steps import steps
-from norvash.store.record import motors, people, standings
-from norvash.store.record.standings import Sought
+from norvash.store.record import motors, people, standings, weeks_ahead
+from norvash.store.record.weeks_ahead import Sought
 from norvash.work.act.site import join
 from norvash.work.motors.motor_types import save_type
 from pages import add, opened
@@ -37,7 +37,7 @@ def test_motors_are_found_and_sorted_into_places_however_they_are_written(shop: 
     shop.motor(tag="X-02", place="hall 33")
     for words in ("é07", "GROSSE WINDE", "hall 3 left", "winde"):
         assert [x.motor_id for x in standings.find_motors(shop.conn, words, "", 9, 0)] == [motor], words
-    assert standings.count_outlook(shop.conn, Sought("HALL-3"), [date(2026, 1, 1)]).motors == 2
+    assert weeks_ahead.count_outlook(shop.conn, Sought("HALL-3"), [date(2026, 1, 1)]).motors == 2
     assert motors.names(shop.conn)["é07"] == motors.names(shop.conn)["grossewinde"] == motor
     window = Window(
         id="w", name="dark", first_on=date(2026, 1, 1), last_on=date(2026, 1, 2), yearly=False, place="hall-3 LEFT"

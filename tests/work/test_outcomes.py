@@ -11,7 +11,7 @@ from conftest import Shop
 from norvash.core.stages.gates import GATES
 from norvash.core.visit.gating import gate_now
 from norvash.errors import Conflict, InputError
-from norvash.store.record import standings
+from norvash.store.record import standings, weeks_ahead
 from norvash.work.motors.retiring import take_back_into_use
 from norvash.work.reading.loading import load
 from norvash.work.reading.standing import judge
@@ -32,7 +32,7 @@ def test_a_retired_motor_asks_for_nothing_until_it_is_taken_back(shop: Shop) -> 
     assert standings.list_bench(shop.conn, today, far, 50, 0) == []
     assert (standings.count_bench(shop.conn, today, far), standings.count_motors(shop.conn)) == (0, 0)
     assert standings.list_next(shop.conn, today, today, 50) == []
-    assert standings.list_outlook(shop.conn, standings.Sought(), 50, 0) == []
+    assert weeks_ahead.list_outlook(shop.conn, weeks_ahead.Sought(), 50, 0) == []
     assert [x.motor_id for x in standings.find_motors(shop.conn, "", "", 50, 0)] == [motor]
     with pytest.raises(Conflict, match="retired"):
         Bench(shop, motor)

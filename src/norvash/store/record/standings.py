@@ -1,9 +1,10 @@
 """What the bench and the register show of each motor."""
 
 import json
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable
 from dataclasses import dataclass
 from datetime import date
+from functools import lru_cache
 
 from norvash.core.state.rising import Rise, rise_from
 from norvash.core.text.texts import compared
@@ -39,7 +40,12 @@ class Standing:
 
 def rises_of(standing: Standing) -> tuple[Rise, ...]:
     """Return the days on which a motor rises."""
-    return tuple(map(rise_from, json.loads(standing.rises_json))) if standing.rises_json != "[]" else ()
+    return _rises(standing.rises_json) if standing.rises_json != "[]" else ()
+
+
+@lru_cache(4096)  # lists show the same motors again and again
+def _rises(kept: str) -> tuple[Rise, ...]:
+    return tuple(map(rise_from, json.loads(kept)))
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -75,7 +81,8 @@ def save_standing(conn: Connection, standing: Standing) -> None:
     )
 
 
-def _listed(row: Row) -> Listed:
+def listed_of(row: Row) -> Listed:
+    """Return a motor with its standing as a row of `LISTED` has them."""
     standing = Standing(**{name: row[name] for name in Standing.__dataclass_fields__})
     return Listed(
         motor_id=row["motor_id"],
@@ -87,7 +94,7 @@ def _listed(row: Row) -> Listed:
     )
 
 
-_LISTED = (
+LISTED = (
     "select m.tag, m.name, m.place, m.class, s.*, s.stage as grade from standing s join motor m on m.id = s.motor_id"
 )
 
@@ -119,7 +126,7 @@ def list_bench(conn: Connection, today: date, until: date, most: int, skip: int)
             order by u.urgency desc, u.due, u.motor_id""",
         {"today": today.isoformat(), "until": until.isoformat(), "most": most, "skip": skip},
     )
-    return [_listed(r) for r in rows]
+    return [listed_of(r) for r in rows]
 
 
 def count_bench(conn: Connection, today: date, until: date) -> int:
@@ -134,11 +141,11 @@ def count_bench(conn: Connection, today: date, until: date) -> int:
 def list_next(conn: Connection, today: date, after: date, most: int) -> list[Listed]:
     """Return the motors that run on, the soonest due first."""
     rows = conn.execute(
-        f"""{_LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after)
+        f"""{LISTED} where s.rank = 0 and (s.look_on is null or s.look_on > :after)
             and (s.plan_on is null or s.plan_on > :today) order by s.due, s.motor_id limit :most""",
         {"today": today.isoformat(), "after": after.isoformat(), "most": most},
     )
-    return [_listed(r) for r in rows]
+    return [listed_of(r) for r in rows]
 
 
 def find_motors(
@@ -147,13 +154,13 @@ def find_motors(
     """Return motors whose tag, name, place or type holds the words, by tag, or the most `urgent` first."""
     order = "case when s.rank < 9 then s.rank else -1 end desc, s.due, " if urgent else ""
     rows = conn.execute(
-        f"""{_LISTED} left join motor_type t on t.id = m.type_id
+        f"""{LISTED} left join motor_type t on t.id = m.type_id
             where (:class = '' or m.class = :class)
               and (:words = '' or instr(m.sought_key || char(10) || coalesce(t.name_key, ''), :words) > 0)
             order by {order}m.tag collate nocase limit :most offset :skip""",
         {"words": compared(words), "class": motor_class, "most": most, "skip": skip},
     )
-    return [_listed(r) for r in rows]
+    return [listed_of(r) for r in rows]
 
 
 def count_motors(conn: Connection) -> int:
@@ -178,118 +185,3 @@ def list_stale(conn: Connection, rules_seq: int, after: str, most: int, today: d
         {"seq": rules_seq, "midnight": f"{today.isoformat()}T24", "after": after, "most": most},
     )
     return [r["motor_id"] for r in rows]
-
-
-@dataclass(frozen=True, slots=True)
-class Sought:
-    """Which motors an outlook is over: words of the place, a class, a grade on a day; empty means all."""
-
-    place: str = ""
-    motor_class: str = ""
-    grade: str = ""
-    today: date = date.min
-
-    @property
-    def every(self) -> bool:
-        """Tell whether it is over all motors."""
-        return not (self.place or self.motor_class or self.grade)
-
-    @property
-    def values(self) -> dict[str, str]:
-        """Return the filter as parameters of a statement."""
-        return {
-            "place": compared(self.place),
-            "class": self.motor_class,
-            "stage": self.grade,
-            "today": self.today.isoformat(),
-        }
-
-
-_GRADE = """case when s.rank < 6 and s.change_on <= :today then 'change'
-                 when s.rank < 4 and s.plan_on <= :today then 'plan' else s.stage end"""
-_OF_KIND = f"s.rank < 9 and (:class = '' or m.class = :class) and (:stage = '' or {_GRADE} = :stage)"
-_IN_PLACES = f"s.place_key in (select value from json_each(:places)) and {_OF_KIND}"
-# Every place once, by leaps through the index.
-_PLACES = """with recursive place (key) as (
-                 select min(place_key) from motor
-                 union all
-                 select (select min(place_key) from motor where place_key > place.key) from place where key is not null)
-             select key from place where instr(key, :place) > 0"""
-
-
-def _which(conn: Connection, sought: Sought) -> tuple[str, dict[str, str]]:
-    """Return the condition that a filter stands for, with its parameters.
-
-    The places that it means are looked up first.
-    """
-    values = sought.values
-    if not values["place"]:
-        return _OF_KIND, values
-    places = [r["key"] for r in conn.execute(_PLACES, {"place": values["place"]})]
-    return _IN_PLACES, {**values, "places": json.dumps(places)}
-
-
-def list_outlook(conn: Connection, sought: Sought, most: int, skip: int) -> list[Listed]:
-    """Return motors by the early bound of their limit; those without a day come last."""
-    which, values = _which(conn, sought)
-    rows = conn.execute(
-        f"""{_LISTED} where {which} and s.early_on is not null
-            order by s.early_on, s.motor_id limit :most offset :skip""",
-        {**values, "most": most, "skip": skip},
-    ).fetchall()
-    if len(rows) < most:
-        dated = count_outlook(conn, sought, ()).dated
-        rows += conn.execute(
-            f"{_LISTED} where {which} and s.early_on is null order by s.motor_id limit :most offset :skip",
-            {**values, "most": most - len(rows), "skip": max(skip - dated, 0)},
-        ).fetchall()
-    return [_listed(r) for r in rows]
-
-
-@dataclass(frozen=True, slots=True)
-class Counts:
-    """How many motors an outlook is over, how many have a day, and by each day how many looks and limits fall due."""
-
-    motors: int
-    dated: int
-    by_day: tuple[tuple[int, int], ...]
-
-
-def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Counts:
-    """Count an outlook's motors and what falls due by each day: all of them by index, those sought in one pass."""
-    names = {f"day_{i}": d.isoformat() for i, d in enumerate(days)}
-    if sought.every:
-        each = [
-            "rank < 9",
-            "early_on is not null",
-            *(f"{column} <= :{n}" for n in names for column in ("look_on", "early_on")),
-        ]
-        statement = "select " + ", ".join(f"(select count(*) from standing where {which})" for which in each)
-        values: dict[str, str] = {}
-    else:
-        which, values = _which(conn, sought)
-        due = "".join(f", coalesce(sum(s.look_on <= :{n}), 0), coalesce(sum(s.early_on <= :{n}), 0)" for n in names)
-        statement = (
-            f"select count(*), count(s.early_on){due} from standing s join motor m on m.id = s.motor_id where {which}"
-        )
-    row = conn.execute(statement, {**values, **names}).fetchone()
-    return Counts(row[0], row[1], tuple((row[2 + 2 * i], row[3 + 2 * i]) for i in range(len(days))))
-
-
-def list_unknown(conn: Connection, sought: Sought, most: int) -> list[Listed]:
-    """Return motors that run with a set of unknown age that nobody has measured."""
-    which, values = _which(conn, sought)
-    rows = conn.execute(
-        f"{_LISTED} where {which} and s.rank = 5 order by s.due, s.motor_id limit :most", {**values, "most": most}
-    )
-    return [_listed(r) for r in rows]
-
-
-def list_tasks(conn: Connection, sought: Sought, until: date, most: int) -> list[Listed]:
-    """Return the motors whose look comes by a day, the soonest first."""
-    which, values = _which(conn, sought)
-    rows = conn.execute(
-        f"{_LISTED} where {which} and s.look_on <= :until order by s.look_on, s.motor_id limit :most",
-        {**values, "until": until.isoformat(), "most": most},
-    )
-    return [_listed(r) for r in rows]

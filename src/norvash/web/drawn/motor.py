@@ -1,6 +1,7 @@
 """The drawings of one motor, as its pages show them."""
 
 from collections.abc import Callable, Sequence
+from dataclasses import dataclass
 
 from norvash.core.brush.motor_limit import motor_limit
 from norvash.core.grades import WORDS
@@ -18,6 +19,7 @@ from norvash.core.motor.figure_reading import track_d_mm
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.findings import Findings
 from norvash.core.state.laid import measured_words
 from norvash.core.state.ruler import ruler_of
 from norvash.drawing.brush.brush_sheet import BrushPlan, brush_sheet
@@ -42,7 +44,20 @@ def drawing_of(shown: MotorPage, name: str, *, narrow: bool = False) -> Drawing:
     if name not in _MAKERS or (name == "use-curve" and not shown.context.state.entries):
         raise NotFound("There is no such drawing.", "Save it from the motor's page.")
     maker, wide = _MAKERS[name]
-    return maker(shown, min(wide, _PHONE) if narrow else wide)
+    known = shown.context.drawn.get((name, narrow))
+    if isinstance(known, _Drawn) and known.found is shown.found:
+        return known.drawing
+    made = maker(shown, min(wide, _PHONE) if narrow else wide)
+    shown.context.drawn[name, narrow] = _Drawn(shown.found, made)
+    return made
+
+
+@dataclass(frozen=True, slots=True)
+class _Drawn:
+    """A drawing of a motor as it was judged on a day."""
+
+    found: Findings
+    drawing: Drawing
 
 
 def _life_line(shown: MotorPage, width: float) -> Drawing:

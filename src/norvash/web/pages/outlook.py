@@ -11,14 +11,15 @@ from norvash.core.grades import GRADES, WORDS
 from norvash.core.known import all_known
 from norvash.core.rules.book import CLASSES
 from norvash.core.text.words import day_words
-from norvash.drawing.days.outlook_river import Flow, outlook_river
+from norvash.drawing.days.outlook_river import Flow
 from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.calendar import Event, calendar_of
 from norvash.store.access.signed import feed_key
 from norvash.store.file.database import Connection
-from norvash.store.record import lives, policies, standings
-from norvash.store.record.standings import Sought
+from norvash.store.record import lives, policies, weeks_ahead
+from norvash.store.record.weeks_ahead import Sought
+from norvash.web.drawn.lists import river
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
 from norvash.work.access.secrets_kept import same
@@ -74,7 +75,7 @@ def show(
 
 
 def _river(found: Outlook, width: float) -> Drawing:
-    return outlook_river([_flow(r) for r in found.rows], found.first, found.last, found.dark, width)
+    return river(tuple(_flow(r) for r in found.rows), found.first, found.last, tuple(found.dark), width)
 
 
 def _flow(ahead: Ahead) -> Flow:
@@ -142,7 +143,7 @@ def calendar(
 
 def _events(conn: Connection, sought: Sought, today: date) -> list[Event]:
     windows, made = policies.list_windows(conn), list[Event]()
-    for listed in standings.list_outlook(conn, sought, _MOST_EVENTS, 0):
+    for listed in weeks_ahead.list_outlook(conn, sought, _MOST_EVENTS, 0):
         ahead, version = ahead_of(listed, windows, today), listed.standing.version
         row, change = ahead.row, ahead.change
         who, says = f"{listed.tag} {listed.name}", f"{row.word}{': ' if row.note else ''}{row.note}"

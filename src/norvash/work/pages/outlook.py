@@ -7,8 +7,9 @@ from norvash.core.planning.outlook import Proposal, propose
 from norvash.core.sheet.part import BRUSHES
 from norvash.core.use.season import Window
 from norvash.store.file.database import Connection
-from norvash.store.record import policies, standings
-from norvash.store.record.standings import Counts, Listed, Sought
+from norvash.store.record import policies, weeks_ahead
+from norvash.store.record.standings import Listed
+from norvash.store.record.weeks_ahead import Counts, Sought
 from norvash.work.pages.bench import BenchRow, row_of
 
 PAGE = 14
@@ -59,13 +60,14 @@ class Outlook:
 
 def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date) -> Outlook:
     """Return one page of the outlook, the earliest bound first."""
-    windows = policies.list_windows(conn)
+    windows, sought = policies.list_windows(conn), weeks_ahead.in_places(conn, sought)
     last = today + timedelta(weeks=SPANS.get(span, SPANS["weeks"]))
     ends = _ends(windows, today)
-    counts = standings.count_outlook(conn, sought, [until for _, until in ends])
+    counts = weeks_ahead.count_outlook(conn, sought, [until for _, until in ends])
     pages = max((counts.motors + PAGE - 1) // PAGE, 1)
     page = min(max(page, 1), pages)
-    rows = [ahead_of(x, windows, today) for x in standings.list_outlook(conn, sought, PAGE, (page - 1) * PAGE)]
+    listed = weeks_ahead.list_outlook(conn, sought, PAGE, (page - 1) * PAGE, counts.dated)
+    rows = [ahead_of(x, windows, today) for x in listed]
     tasks = _tasks(conn, sought, ends, counts) if page == 1 else []
     return Outlook(
         rows=rows,
@@ -74,7 +76,7 @@ def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date)
         dark=_dark(windows, today, last),
         windows=windows,
         tasks=tasks,
-        unknown=standings.list_unknown(conn, sought, _NAMED + 1) if page == 1 else [],
+        unknown=weeks_ahead.list_unknown(conn, sought, _NAMED + 1) if page == 1 else [],
         found=counts.motors,
         page=page,
         pages=pages,
@@ -107,7 +109,7 @@ def _ends(windows: tuple[Window, ...], today: date) -> list[tuple[str, date]]:
 
 def _tasks(conn: Connection, sought: Sought, ends: list[tuple[str, date]], counts: Counts) -> list[Task]:
     """Return what falls to be done by each end, the first looks named."""
-    due = standings.list_tasks(conn, sought, ends[-1][1], _NAMED)
+    due = weeks_ahead.list_tasks(conn, sought, ends[-1][1], _NAMED)
     return [
         Task(words, until, looks, changes, [x for x in due if (x.standing.look_on or "") <= until.isoformat()])
         for (words, until), (looks, changes) in zip(ends, counts.by_day, strict=True)

@@ -1,6 +1,6 @@
 """Everything about one motor as the record holds it at one moment, and what follows from it for a verdict."""
 
-from collections.abc import Mapping
+from collections.abc import Hashable, Mapping
 from dataclasses import dataclass, field, replace
 from datetime import date
 from functools import cached_property
@@ -204,6 +204,11 @@ class Context:
     @cached_property
     def judged(self) -> dict[date, tuple[Findings, Verdict, Verdict]]:
         """Return what was said of it already, by the day on which it was judged."""
+        return {}
+
+    @cached_property
+    def drawn(self) -> dict[Hashable, object]:
+        """Return what was drawn of it already, by name and width, each with what it was drawn from."""
         return {}
 
     @cached_property
