@@ -10,6 +10,7 @@ from norvash.core.motor.positions import polarity_wrong
 from norvash.errors import InputError, NorvashError
 from norvash.store.record import motors as store
 from norvash.web.drawn.motor import brush_drawn, end_view_new
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.served.forms import figures_typed, whole
@@ -56,15 +57,13 @@ def _page(
 
 
 @router.post("/motors/{motor_id}/figures")
+@again(_page)
 def change(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep a motor's own figures."""
     store.fetch_motor(conn, motor_id)
     version = whole(typed.get("version", ""))
-    try:
-        if version is None:
-            raise InputError("The form is incomplete.", "Open the page again.", "version")
-        shown = Figures(store.motor_figures(conn, motor_id), {}, {}).own_words
-        change_figures(conn, act_of(typed, who, now), motor_id, figures_typed(typed, shown), version)
-    except NorvashError as error:
-        return _page(request, conn, motor_id, typed, error)
+    if version is None:
+        raise InputError("The form is incomplete.", "Open the page again.", "version")
+    shown = Figures(store.motor_figures(conn, motor_id), {}, {}).own_words
+    change_figures(conn, act_of(typed, who, now), motor_id, figures_typed(typed, shown), version)
     return go_to(f"/motors/{motor_id}")

@@ -12,6 +12,7 @@ from norvash.exchange.said.motor import Use
 from norvash.exchange.said.told import At, Seen
 from norvash.store.file.database import Connection
 from norvash.web.drawn.motor import drawing_of
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, moves_ground, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.work.motors.logging_use import MODES, take_back
@@ -118,26 +119,18 @@ def _page(
 
 
 @router.post("/motors/{motor_id}/hours")
+@again(_page, ground=False)
 def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep one entry of use."""
     if typed.get("answer") == "earlier":
         return go_to(f"/motors/{motor_id}/notes?counter={quote(typed.get('value', '')[:40])}")
-    try:
-        Use.of(typed).done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
-    except NorvashError as error:
-        if moves_ground(error):
-            raise
-        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    Use.of(typed).done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     return go_to(f"/motors/{motor_id}/hours")
 
 
 @router.post("/motors/{motor_id}/hours/take-back")
+@again(_page, anew=True, ground=False)
 def strike(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Take the newest entry back."""
-    try:
-        take_back(conn, act_of(typed, who, now), motor_id)
-    except NorvashError as error:
-        if moves_ground(error):
-            raise
-        return _page(request, conn, now, motor_id=motor_id, typed={}, error=error)
+    take_back(conn, act_of(typed, who, now), motor_id)
     return go_to(f"/motors/{motor_id}/hours")

@@ -12,6 +12,7 @@ from norvash.exchange.sheets import Cells, read_sheet
 from norvash.store.file.database import Connection
 from norvash.store.record import people, use
 from norvash.web.served import importer
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
 from norvash.web.served.importer import kept_as
@@ -48,14 +49,12 @@ def _ask(request: Request, error: NorvashError | None) -> HTMLResponse:
 
 
 @router.post("/hours/import")
+@again(_ask)
 def upload(*, request: Request, conn: Conn, now: Now, who: Who, sent: SentForm) -> Response:
     """Keep a file and look at every line of it."""
-    try:
-        act = act_of(sent.typed, who, now)
-        match = guessed(read_sheet(sent.data))
-        importer.keep_file(conn, act, _KIND, name=sent.name, data=sent.data, now=now)
-    except NorvashError as error:
-        return _ask(request, error)
+    act = act_of(sent.typed, who, now)
+    match = guessed(read_sheet(sent.data))
+    importer.keep_file(conn, act, _KIND, name=sent.name, data=sent.data, now=now)
     _check(request, act.id, match)
     return go_to(f"/hours/import/{act.id}")
 
@@ -122,24 +121,20 @@ def _page(
 
 
 @router.post("/hours/import/{file_id}/match")
+@again(_page)
 def match(*, request: Request, conn: Conn, file_id: str, typed: Typed) -> Response:
     """Look at every line anew with the columns as chosen."""
-    try:
-        chosen = match_of(typed, _sheet(conn, file_id)[0])
-    except NorvashError as error:
-        return _page(request, conn, file_id, typed, error)
+    chosen = match_of(typed, _sheet(conn, file_id)[0])
     _check(request, file_id, chosen)
     return go_to(f"/hours/import/{file_id}")
 
 
 @router.post("/hours/import/{file_id}/take")
+@again(_page)
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
     """Keep all good lines, in a thread of its own."""
-    try:
-        act = act_of(typed, who, now)
-        chosen: Match = importer.looked_at(request, kept_as(_KIND, file_id))[0]
-    except NorvashError as error:
-        return _page(request, conn, file_id, typed, error)
+    act = act_of(typed, who, now)
+    chosen: Match = importer.looked_at(request, kept_as(_KIND, file_id))[0]
     _take(request, file_id, chosen, act)
     return go_to(f"/hours/import/{file_id}")
 

@@ -10,6 +10,7 @@ from norvash.core.visit.on_axis import parts_now
 from norvash.errors import NorvashError
 from norvash.web.drawn.axis import axis_drawn
 from norvash.web.drawn.motor import drawing_of
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.work.motors.confirming import confirm
@@ -78,24 +79,20 @@ def record(
 
 
 @router.post("/motors/{motor_id}/changes/{moved_id}")
+@again(_page)
 def confirm_change(
     *, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, moved_id: str, typed: Typed
 ) -> Response:
     """Confirm a change that something of a motor rests on, or name its source."""
-    try:
-        confirm(conn, act_of(typed, who, now), motor_id, moved_id, typed.get("source", ""))
-    except NorvashError as error:
-        return _page(request, conn, now, motor_id, error)
+    confirm(conn, act_of(typed, who, now), motor_id, moved_id, typed.get("source", ""))
     return go_to(f"/motors/{motor_id}#rests")
 
 
 @router.post("/motors/{motor_id}/use-again")
+@again(_page)
 def use_again(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Take a retired motor back into use."""
-    try:
-        take_back_into_use(conn, act_of(typed, who, now), motor_id, typed.get("why", ""))
-    except NorvashError as error:
-        return _page(request, conn, now, motor_id, error)
+    take_back_into_use(conn, act_of(typed, who, now), motor_id, typed.get("why", ""))
     return go_to(f"/motors/{motor_id}")
 
 

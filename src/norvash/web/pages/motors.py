@@ -15,6 +15,7 @@ from norvash.store.record import motors as store
 from norvash.web.drawn.lists import list_ruler
 from norvash.web.drawn.motor import brush_drawn, end_view_new
 from norvash.web.list_leads import lead_of_row, waits_for
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.served.forms import MotorForm
@@ -101,6 +102,7 @@ def _form(request: Request, conn: Conn, typed: dict[str, str], error: NorvashErr
 
 
 @router.post("/motors")
+@again(_form)
 def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Keep a new motor."""
     form = MotorForm.of(typed)
@@ -122,8 +124,5 @@ def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Re
         since=Since.of({n: typed.get(f"since_{n}", "") for n in Since.model_fields}).typed,
         answer=typed.get("answer", ""),
     )
-    try:
-        motor_id = add_motor(conn, act_of(typed, who, now), given)
-    except NorvashError as error:
-        return _form(request, conn, typed, error)
+    motor_id = add_motor(conn, act_of(typed, who, now), given)
     return go_to(f"/motors/{motor_id}")

@@ -9,6 +9,7 @@ from norvash.exchange.said.brushes import Fit, Renew
 from norvash.exchange.said.told import At, Seen, Statement
 from norvash.store.record import sheets
 from norvash.web.drawn.motor import drawing_of
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.served.forms import numbered
@@ -53,18 +54,16 @@ def _page(
 
 
 @router.post("/motors/{motor_id}/sets")
+@again(_page)
 def fit(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """End the old set and start the new one."""
     lengths, only = numbered(typed, "length"), numbered(typed, "only")
     made: Statement
-    try:
-        if only:
-            made = Renew.of(typed, lengths={n: lengths.get(n, "") for n in only})
-        else:
-            made = Fit.of(typed, lengths=lengths, part="", variant="", also=())
-        made.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
-    except NorvashError as error:
-        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    if only:
+        made = Renew.of(typed, lengths={n: lengths.get(n, "") for n in only})
+    else:
+        made = Fit.of(typed, lengths=lengths, part="", variant="", also=())
+    made.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     request.app.state.catch_up(request.app)
     left_open = sheets.open_sheet_of(conn, motor_id)
     return go_to(f"/sheets/{left_open.id}/brushes" if left_open is not None else f"/motors/{motor_id}")

@@ -10,7 +10,8 @@ from norvash.exchange.said.told import At, Seen
 from norvash.store.file.database import Connection
 from norvash.store.record import notes
 from norvash.web.drawn.motor import drawing_of
-from norvash.web.served.answers import errors_of, go_to, moves_ground, page, status_of
+from norvash.web.served.again import again
+from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.web.served.forms import numbered, whole
 from norvash.work.motors.stating import may_say_since
@@ -79,33 +80,25 @@ def _rows(typed: dict[str, str]) -> int:
 
 
 @router.post("/motors/{motor_id}/since")
+@again(_page, ground=False)
 def say_since(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Say since when the set in the motor has run."""
     given = Since.of({n: typed.get(f"since_{n}", "") for n in Since.model_fields})
-    try:
-        given.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
-    except NorvashError as error:
-        if moves_ground(error):
-            raise
-        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    given.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}/notes")
 
 
 @router.post("/motors/{motor_id}/notes")
+@again(_page, ground=False)
 def add(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep the rounds of the grid, all of them or none."""
     if typed.get("more"):
         wider = {**typed, "rows": str(_rows(typed) + _MORE)}
         return _page(request, conn, now, motor_id=motor_id, typed=wider, error=None)
     given = [r for line in range(1, _rows(typed) + 1) if (r := _round(typed, line)) is not None]
-    try:
-        act = act_of(typed, who, now)
-        enter_notes(conn, act, motor_id, given, source="grid", answer=typed.get("answer", ""))
-    except NorvashError as error:
-        if moves_ground(error):
-            raise
-        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    act = act_of(typed, who, now)
+    enter_notes(conn, act, motor_id, given, source="grid", answer=typed.get("answer", ""))
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}")
 
@@ -131,32 +124,24 @@ def _round(typed: dict[str, str], line: int) -> NotedRound | None:
 
 
 @router.post("/motors/{motor_id}/notes/set")
+@again(_page, ground=False)
 def add_set(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Keep a set that is gone."""
     lengths = {n: text for n, text in numbered(typed, "end").items() if text.strip()}
     told = {n: typed.get(n, "") for n in SetTold.model_fields if n != "lengths"}
     given = SetTold(**told, lengths=lengths).note(0)
-    try:
-        act = act_of(typed, who, now)
-        enter_notes(conn, act, motor_id, [given], source="form", answer=typed.get("answer", ""))
-    except NorvashError as error:
-        if moves_ground(error):
-            raise
-        return _page(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    act = act_of(typed, who, now)
+    enter_notes(conn, act, motor_id, [given], source="form", answer=typed.get("answer", ""))
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}/notes")
 
 
 @router.post("/motors/{motor_id}/notes/{batch_id}/take-back")
+@again(_page, anew=True, ground=False)
 def take_back(
     *, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, batch_id: str, typed: Typed
 ) -> Response:
     """Take back what was entered together."""
-    try:
-        take_back_notes(conn, act_of(typed, who, now), batch_id)
-    except NorvashError as error:
-        if moves_ground(error):
-            raise
-        return _page(request, conn, now, motor_id=motor_id, typed={}, error=error)
+    take_back_notes(conn, act_of(typed, who, now), batch_id)
     request.app.state.catch_up(request.app)
     return go_to(f"/motors/{motor_id}/notes")

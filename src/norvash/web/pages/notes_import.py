@@ -13,6 +13,7 @@ from norvash.exchange.notes_csv import COLUMNS, Labels, notes_table
 from norvash.store.file.database import Connection
 from norvash.store.record import motors, people, use
 from norvash.web.served import importer
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, SentForm, Typed, Who, act_of, fresh_id
 from norvash.web.served.importer import kept_as
@@ -133,13 +134,11 @@ def _page(
 
 
 @router.post("/notes/import/{file_id}/take")
+@again(_page)
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, file_id: str, typed: Typed) -> Response:
     """Keep all good lines, in a thread of its own."""
-    try:
-        act = act_of(typed, who, now)
-        importer.looked_at(request, kept_as(_KIND, file_id))
-    except NorvashError as error:
-        return _page(request, conn, file_id, typed, error)
+    act = act_of(typed, who, now)
+    importer.looked_at(request, kept_as(_KIND, file_id))
     _take(request, file_id, act, "right" if typed.get("right") == "yes" else "")
     return go_to(f"/notes/import/{file_id}")
 

@@ -20,6 +20,7 @@ from norvash.store.file.database import Connection
 from norvash.store.record import lives, policies, weeks_ahead
 from norvash.store.record.weeks_ahead import Sought
 from norvash.web.drawn.lists import river
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
 from norvash.work.access.secrets_kept import same
@@ -236,22 +237,18 @@ def _dark(request: Request, conn: Connection, typed: dict[str, str], error: Norv
 
 
 @router.post("/outlook/dark")
+@again(_dark)
 def add_dark(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Keep a dark window."""
-    try:
-        add_window(conn, act_of(typed, who, now), {k: typed.get(k, "") for k in _FIELDS})
-    except NorvashError as error:
-        return _dark(request, conn, typed, error)
+    add_window(conn, act_of(typed, who, now), {k: typed.get(k, "") for k in _FIELDS})
     request.app.state.catch_up(request.app)
     return go_to("/outlook/dark")
 
 
 @router.post("/outlook/dark/{window_id}")
+@again(_dark, anew=True)
 def end_dark(*, request: Request, conn: Conn, now: Now, who: Who, window_id: str, typed: Typed) -> Response:
     """Take a dark window back."""
-    try:
-        end_window(conn, act_of(typed, who, now), window_id)
-    except NorvashError as error:
-        return _dark(request, conn, {}, error)
+    end_window(conn, act_of(typed, who, now), window_id)
     request.app.state.catch_up(request.app)
     return go_to("/outlook/dark")

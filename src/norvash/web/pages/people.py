@@ -9,6 +9,7 @@ from norvash.store.access import signed as signatures
 from norvash.store.access.members import ROLES
 from norvash.store.file.database import transaction
 from norvash.web.door.entering import sessions_of
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.work.access.members import add_member, end_all, give_code, give_role
@@ -57,14 +58,12 @@ def show(*, request: Request, conn: Conn) -> HTMLResponse:
 
 
 @router.post("/people")
+@again(_shown)
 def add(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed) -> Response:
     """Add a person, and show the code with which they set their password."""
-    try:
-        act = act_of(typed, who, now)
-        made = add_member(conn, act, typed.get("name", ""), typed.get("role", ""), typed.get("answer", ""))
-        code = give_code(conn, act_of({"act_id": f"{act.id}.code"}, who, now), made)
-    except NorvashError as error:
-        return _shown(request, conn, typed, error)
+    act = act_of(typed, who, now)
+    made = add_member(conn, act, typed.get("name", ""), typed.get("role", ""), typed.get("answer", ""))
+    code = give_code(conn, act_of({"act_id": f"{act.id}.code"}, who, now), made)
     return _shown(request, conn, given=(typed.get("name", ""), code))
 
 
@@ -85,12 +84,10 @@ def pin(*, conn: Conn, typed: Typed) -> Response:
 
 
 @router.post("/people/{person_id}/role")
+@again(_shown)
 def role(*, request: Request, conn: Conn, now: Now, who: Who, typed: Typed, person_id: str) -> Response:
     """Give a person another role."""
-    try:
-        give_role(conn, act_of(typed, who, now), person_id, typed.get("role", ""))
-    except NorvashError as error:
-        return _shown(request, conn, typed, error)
+    give_role(conn, act_of(typed, who, now), person_id, typed.get("role", ""))
     return go_to("/people")
 
 

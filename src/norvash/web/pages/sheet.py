@@ -19,6 +19,7 @@ from norvash.store.access.signed import asks_pin
 from norvash.store.record import sheets
 from norvash.web.door.entering import check_pin
 from norvash.web.lines_typed import enter_line
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id
 from norvash.web.served.forms import figures_typed, numbered, whole, with_unit
@@ -148,56 +149,48 @@ _WITH_IT = ("who", "day", "why", "barriers", "minutes", "parts", "part", "turns"
 
 
 @router.post("/sheets/{sheet_id}/entries")
+@again(_again)
 def keep(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one entry."""
     more = {k: typed.get(k, "") for k in _WITH_IT} | {k: typed[k] for k in (*MAY_COME, PAINTING) if k in typed}
     place = whole(typed.get("place", "0"))
-    try:
-        entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))
-        enter_line(conn, act_of(typed, who, now), entry, sheet_id=sheet_id, seen=_seen(typed), typed=typed)
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed=typed, error=error)
+    entry = Enter.of(typed, place=-1 if place is None else place, with_it=more, why=_slip_why(typed))
+    enter_line(conn, act_of(typed, who, now), entry, sheet_id=sheet_id, seen=_seen(typed), typed=typed)
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/figures")
+@again(_again, field="figure")
 def state(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep the figures that were changed where a stage asked for them, as the motor's own."""
     seen = {n: typed.get(f"seen_{n}", "") for n in ASKED if n in typed}
     changed = {n: typed[n] for n, was in seen.items() if typed[n].strip() != was}
     if seen and not changed:
         return _back(request, conn, now, sheet_id, typed)
-    try:
-        own = {n: seen[n] for n in changed}
-        state_figures(conn, act_of(typed, who, now), sheet_id, figures_typed(changed, seen), own)
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "figure"}, error=error)
+    own = {n: seen[n] for n in changed}
+    state_figures(conn, act_of(typed, who, now), sheet_id, figures_typed(changed, seen), own)
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/readings")
+@again(_again, field="reading")
 def measure(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep one reading."""
     typed = {"stage": BRUSHES.id, **typed}
     text = with_unit(typed.get("value", ""), typed.get("unit", ""))
-    try:
-        entry = Measure.of(typed, place=_place(typed), value=text, why=_slip_why(typed))
-        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, _seen(typed)))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "reading"}, error=error)
+    entry = Measure.of(typed, place=_place(typed), value=text, why=_slip_why(typed))
+    entry.done(act_of(typed, who, now), At(conn, "", sheet_id, _seen(typed)))
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/findings")
+@again(_again, field="seen")
 def findings(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Keep what was seen on a brush, or take it back."""
     gone = typed.get("gone", "")
     seen = gone or typed.get("value", "")
-    try:
-        entry = See.of(typed, place=_place(typed), value=seen, gone=bool(gone), why=_slip_why(typed))
-        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "seen"}, error=error)
+    entry = See.of(typed, place=_place(typed), value=seen, gone=bool(gone), why=_slip_why(typed))
+    entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     return _back(request, conn, now, sheet_id, typed)
 
 
@@ -216,63 +209,53 @@ def _slip_why(typed: dict[str, str]) -> str:
 
 
 @router.post("/sheets/{sheet_id}/sights")
+@again(_again, field="sight")
 def settle(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Say of a value that was kept as typed whether it is as found or as left."""
-    try:
-        settle_sight(conn, act_of(typed, who, now), sheet_id, typed.get("id", ""), typed.get("sight", ""))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "sight"}, error=error)
+    settle_sight(conn, act_of(typed, who, now), sheet_id, typed.get("id", ""), typed.get("sight", ""))
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/set")
+@again(_again, field="fit")
 def fit(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Fit a new set on a sheet; the person stays on it."""
     also = tuple(name.removeprefix("also_") for name in typed if name.startswith("also_"))
     motor_id = sheets.fetch_sheet(conn, sheet_id).motor_id
-    try:
-        entry = Fit.of(typed, lengths=numbered(typed, "length"), also=also, counter="", answer="")
-        entry.done(act_of(typed, who, now), At(conn, motor_id, sheet_id, Seen()))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "fit"}, error=error)
+    entry = Fit.of(typed, lengths=numbered(typed, "length"), also=also, counter="", answer="")
+    entry.done(act_of(typed, who, now), At(conn, motor_id, sheet_id, Seen()))
     request.app.state.catch_up(request.app)
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/whole")
+@again(_again, stage=SIGN.id)
 def go_whole(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Go on with a quick look as a whole sheet."""
-    try:
-        Whole().done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
+    Whole().done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     return go_to(f"/sheets/{sheet_id}/decide")
 
 
 @router.post("/sheets/{sheet_id}/undo")
+@again(_again, field="undo")
 def take_back(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Take back what this person entered last."""
-    try:
-        undo(conn, act_of(typed, who, now), sheet_id, typed.get("what", ""), typed.get("why", ""))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "field": "undo"}, error=error)
+    undo(conn, act_of(typed, who, now), sheet_id, typed.get("what", ""), typed.get("why", ""))
     return _back(request, conn, now, sheet_id, typed)
 
 
 @router.post("/sheets/{sheet_id}/sign")
+@again(_again, stage=SIGN.id)
 def close(*, request: Request, conn: Conn, now: Now, who: Who, signed: Signed, sheet_id: str, typed: Typed) -> Response:
     """Sign a sheet; the page then shows it as it was signed. The shop may ask for the PIN at each signature."""
-    try:
-        by_pin = signed is not None and asks_pin(conn)
-        if signed is not None and by_pin:
-            check_pin(request, conn, signed, typed.pop("pin", ""))
-        entry = SignSheet.of(typed, service=bool(typed.get("service")))
-        act = act_of(typed, who, now)
-        if isinstance(act.origin, InSession):
-            act = replace(act, origin=replace(act.origin, by_pin=by_pin))
-        entry.done(act, At(conn, "", sheet_id, Seen()))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
+    by_pin = signed is not None and asks_pin(conn)
+    if signed is not None and by_pin:
+        check_pin(request, conn, signed, typed.pop("pin", ""))
+    entry = SignSheet.of(typed, service=bool(typed.get("service")))
+    act = act_of(typed, who, now)
+    if isinstance(act.origin, InSession):
+        act = replace(act, origin=replace(act.origin, by_pin=by_pin))
+    entry.done(act, At(conn, "", sheet_id, Seen()))
     return go_to(f"/sheets/{sheet_id}/sign")
 
 
@@ -284,11 +267,9 @@ def confirm(*, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> R
 
 
 @router.post("/sheets/{sheet_id}/additions")
+@again(_again, stage=SIGN.id)
 def add(*, request: Request, conn: Conn, now: Now, who: Who, sheet_id: str, typed: Typed) -> Response:
     """Add a remark below the signature."""
-    try:
-        entry = Add.of({}, value=typed.get("addition", ""))
-        entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
-    except NorvashError as error:
-        return _again(request, conn, now, sheet_id=sheet_id, typed={**typed, "stage": SIGN.id}, error=error)
+    entry = Add.of({}, value=typed.get("addition", ""))
+    entry.done(act_of(typed, who, now), At(conn, "", sheet_id, Seen()))
     return go_to(f"/sheets/{sheet_id}/sign")

@@ -10,6 +10,7 @@ from norvash.core.stages.safe import STAGE as SAFE_STAGE
 from norvash.errors import InputError, NorvashError
 from norvash.exchange.said.sheet import Open
 from norvash.exchange.said.told import At, Seen
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Typed, Who, act_of, fresh_id
 from norvash.work.on_sheet.opening import KINDS, SHEET_KINDS
@@ -58,18 +59,16 @@ def _head(
 
 
 @router.post("/motors/{motor_id}/sheets")
+@again(_head)
 def start(*, request: Request, conn: Conn, now: Now, who: Who, motor_id: str, typed: Typed) -> Response:
     """Open a sheet, or go on with the one that is open."""
     if typed.get("answer") == "earlier":
         return go_to(f"/motors/{motor_id}/notes?counter={quote(typed.get('counter', '')[:40])}")
     kinds = {"kind": typed.get("sheet_kind", "quick"), "round": typed.get("kind", "check")}
-    try:
-        if kinds["kind"] == "quick" and not (typed.get("safe") or typed.get("first") == SAFE_STAGE.id):
-            raise InputError(
-                "Nobody has said that it is made safe.", "Tick it where it is so, or begin with making it safe.", "safe"
-            )
-        entry = Open.of(typed, **kinds, safe=bool(typed.get("safe")))
-        sheet_id = entry.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
-    except NorvashError as error:
-        return _head(request, conn, now, motor_id=motor_id, typed=typed, error=error)
+    if kinds["kind"] == "quick" and not (typed.get("safe") or typed.get("first") == SAFE_STAGE.id):
+        raise InputError(
+            "Nobody has said that it is made safe.", "Tick it where it is so, or begin with making it safe.", "safe"
+        )
+    entry = Open.of(typed, **kinds, safe=bool(typed.get("safe")))
+    sheet_id = entry.done(act_of(typed, who, now), At(conn, motor_id, "", Seen()))
     return go_to(f"/sheets/{sheet_id}")

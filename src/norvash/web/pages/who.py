@@ -22,6 +22,7 @@ from norvash.web.door.entering import (
     sessions_of,
     shows_code,
 )
+from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of, without_secrets
 from norvash.web.served.deps import (
     SESSION_COOKIE,
@@ -94,37 +95,33 @@ def ask(*, request: Request, conn: Conn, signed: Signed) -> HTMLResponse:
 
 
 @router.post("/who")
+@again(_shown)
 def choose(*, request: Request, conn: Conn, now: Now, signed: Signed, typed: Typed) -> Response:
     """Sign in by name and password; in a demonstration enter as one of its people."""
     device, onward = device_of(request), _inside(typed.get("next", "/"))
-    try:
-        if not request.app.state.settings.demo:
-            entered = enter_by_password(request, conn, typed.get("name", ""), typed.get("password", ""), device)
-        else:
-            known = typed.get("person", "")
-            named = typed.get("name", ""), now, typed.get("answer", "")
-            person = people.fetch_person(conn, known) if known else join(conn, fresh_id(), *named)
-            if typed.get("shop", "").strip():
-                name_site(conn, act_of(typed, person, now), typed["shop"])
-            entered = enter_demo(request, conn, person.id, device)
-    except NorvashError as error:
-        return _shown(request, conn, signed, typed, error)
+    if not request.app.state.settings.demo:
+        entered = enter_by_password(request, conn, typed.get("name", ""), typed.get("password", ""), device)
+    else:
+        known = typed.get("person", "")
+        named = typed.get("name", ""), now, typed.get("answer", "")
+        person = people.fetch_person(conn, known) if known else join(conn, fresh_id(), *named)
+        if typed.get("shop", "").strip():
+            name_site(conn, act_of(typed, person, now), typed["shop"])
+        entered = enter_demo(request, conn, person.id, device)
     return _gone_in(request, entered, device, onward)
 
 
 @router.post("/who/first")
+@again(_shown)
 def first(*, request: Request, conn: Conn, now: Now, signed: Signed, typed: Typed) -> Response:
     """Make the first lead of a shop, with the code that the server printed."""
     device = device_of(request)
-    try:
-        check_first_code(request, typed.get("code", ""))
-        act = Act(typed.get("act_id", ""), fresh_id(), now)
-        member = first_lead(conn, act, typed.get("name", ""), typed.get("password", ""))
-        if typed.get("shop", "").strip():
-            name_site(conn, Act(fresh_id(), member.id, now), typed["shop"])
-        entered = enter_by_password(request, conn, member.name, typed.get("password", ""), device)
-    except NorvashError as error:
-        return _shown(request, conn, signed, typed, error)
+    check_first_code(request, typed.get("code", ""))
+    act = Act(typed.get("act_id", ""), fresh_id(), now)
+    member = first_lead(conn, act, typed.get("name", ""), typed.get("password", ""))
+    if typed.get("shop", "").strip():
+        name_site(conn, Act(fresh_id(), member.id, now), typed["shop"])
+    entered = enter_by_password(request, conn, member.name, typed.get("password", ""), device)
     return _gone_in(request, entered, device, _inside(typed.get("next", "/")))
 
 
@@ -140,13 +137,11 @@ def by_code(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Re
 
 
 @router.post("/who/pin")
+@again(_shown)
 def by_pin(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Response:
     """Switch to somebody who has a PIN on this device."""
     device = device_of(request)
-    try:
-        entered = enter_by_pin(request, conn, typed.get("person", ""), typed.get("pin", ""), device)
-    except NorvashError as error:
-        return _shown(request, conn, signed, typed, error)
+    entered = enter_by_pin(request, conn, typed.get("person", ""), typed.get("pin", ""), device)
     if signed is not None:
         leave(request, conn, signed, datetime.now())
     return _gone_in(request, entered, device, _inside(typed.get("next", "/")))
@@ -163,15 +158,13 @@ def out(*, request: Request, conn: Conn, signed: Signed) -> Response:
 
 
 @router.post("/who/password")
+@again(_shown)
 def password(*, request: Request, conn: Conn, signed: Signed, typed: Typed) -> Response:
     """Give whoever is signed in another password."""
-    try:
-        if signed is None:
-            raise NotAllowed("viewer")
-        with judging(request, signed.person_id):
-            change_password(conn, signed, typed.get("old", ""), typed.get("new", ""), datetime.now())
-    except NorvashError as error:
-        return _shown(request, conn, signed, typed, error)
+    if signed is None:
+        raise NotAllowed("viewer")
+    with judging(request, signed.person_id):
+        change_password(conn, signed, typed.get("old", ""), typed.get("new", ""), datetime.now())
     return go_to("/who?changed=password")
 
 
