@@ -4,8 +4,9 @@ from datetime import date
 
 from fastapi.testclient import TestClient
 
-from conftest import Shop
+from conftest import Shop, readings_on
 from norvash.store.record import people
+from norvash.work.on_sheet.measuring import record
 from norvash.work.on_sheet.opening import open_sheet
 from norvash.work.pages.motor import motor_page
 from norvash.work.pages.record import lines_of, sheets_of
@@ -45,6 +46,20 @@ def test_every_line_and_every_sheet_is_on_one_page_of_the_record(shop: Shop) -> 
     assert len({x.sheet for x in visits}) == 45
     assert all(x.words.startswith("measured set 1 at") for x in visits)
     assert sum(x.words.startswith("added the motor") for x in lines) == 1
+
+
+def test_of_a_visit_of_hundreds_of_entries_it_is_said_how_many_more(shop: Shop) -> None:
+    motor = shop.motor()
+    sheet = shop.later(days=1).look(motor, "101")
+    for n in range(150):
+        replaces = measured.id if (measured := readings_on(shop.conn, sheet).get(1)) else ""
+        record(shop.conn, shop.act(), sheet, position=1, text=f"{19 - n / 100:.2f}", replaces=replaces)
+    made = lines_of(shop.conn, motor, "hours")
+    (visit,) = made.lines
+    assert (visit.sheet, visit.words[:24]) == (sheet, "measured set 1 at 101 h:")
+    assert visit.words.endswith("; and 31 more")
+    (added,) = lines_of(shop.conn, motor, "hours", made.below).lines
+    assert added.words.startswith("added the motor")
 
 
 def test_the_newest_whole_sheet_is_found_behind_many_looks(shop: Shop) -> None:

@@ -195,17 +195,22 @@ def list_record(conn: Connection, motor_id: str, most: int, below: int | None = 
     return [_done(r) for r in rows]
 
 
-def list_since_opened(conn: Connection, motor_id: str, below: int) -> list[Done]:
-    """Return the writes about a motor from the last opening of a sheet before a place in the order of writing up to
-    that, newest first.
+def list_since_opened(conn: Connection, motor_id: str, below: int, most: int) -> tuple[list[Done], int]:
+    """Return the newest writes about a motor before a place in the order of writing, newest first, of those since the
+    last opening of a sheet, and that opening; and how many between them are left out.
     """
     rows = conn.execute(
         f"""{_DONE} where a.motor_id = :motor and a.seq < :below and a.seq >= (
             select max(seq) from act where motor_id = :motor and job = 'open a sheet' and seq < :below)
-            order by a.seq desc""",
-        {"motor": motor_id, "below": below},
-    )
-    return [_done(r) for r in rows]
+            order by a.job = 'open a sheet' desc, a.seq desc limit :most""",
+        {"motor": motor_id, "below": below, "most": most},
+    ).fetchall()
+    acts = sorted(map(_done, rows), key=lambda a: -a.seq)
+    between = conn.execute(
+        "select count(*) from act where motor_id = :motor and seq >= :opened and seq < :below",
+        {"motor": motor_id, "opened": acts[-1].seq if acts else below, "below": below},
+    ).fetchone()
+    return acts, int(between[0]) - len(acts)
 
 
 def sheet_opened_before(conn: Connection, motor_id: str, below: int) -> str:

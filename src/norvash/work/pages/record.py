@@ -1,13 +1,13 @@
 """A motor's record, page by page: its sheets, and what was done, each line with its sheet."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from norvash.core.record.record import SheetRow
 from norvash.store.file.database import Connection
 from norvash.store.record import people, sheets
 from norvash.work.reading.history import HistoryLine, begins_amid, history
 
-_ACTS, _SHEETS = 80, 40
+_ACTS, _MORE, _SHEETS = 80, 40, 40
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,16 +30,19 @@ class Sheets:
 
 def lines_of(conn: Connection, motor_id: str, unit: str, below: int | None = None) -> Lines:
     """Return the newest lines of a motor's record, of those below a place in the order of writing if one is given; a
-    visit is never cut in two.
+    visit is never cut in two, and of one of hundreds of entries it is said how many more there were.
     """
-    acts = people.list_record(conn, motor_id, _ACTS, below)
+    acts, left_out = people.list_record(conn, motor_id, _ACTS, below), 0
     if begins_amid(acts):
-        acts += people.list_since_opened(conn, motor_id, acts[-1].seq)
+        begun, left_out = people.list_since_opened(conn, motor_id, acts[-1].seq, _MORE)
+        acts += begun
     if len(acts) < _ACTS:
         return Lines(history(acts, unit), None)
     first = acts[-1].seq
-    opened = people.sheet_opened_before(conn, motor_id, first)
-    return Lines(history(acts, unit, opened), first if people.list_record(conn, motor_id, 1, first) else None)
+    lines = history(acts, unit, people.sheet_opened_before(conn, motor_id, first))
+    if left_out:
+        lines = (*lines[:-1], replace(lines[-1], words=f"{lines[-1].words}; and {left_out} more"))
+    return Lines(lines, first if people.list_record(conn, motor_id, 1, first) else None)
 
 
 def sheets_of(conn: Connection, motor_id: str, below: int | None = None, most: int = _SHEETS) -> Sheets:
