@@ -37,7 +37,8 @@ from norvash.core.state.rising import by_limit, by_look, grade_on
 from norvash.core.state.round import Measured, Round
 from norvash.core.state.set_clock import start_of
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
-from norvash.core.verdict.judging import beyond_horizon, findings, past_limit
+from norvash.core.verdict.forecast_words import far_off
+from norvash.core.verdict.judging import findings, past_limit
 from norvash.core.verdict.set_grade import raised
 from norvash.core.visit.lives import lives
 from norvash.errors import InputError
@@ -206,12 +207,10 @@ def test_a_limit_is_passed_by_day_or_by_use() -> None:
         entry.total_units,
     ]
     assert replace(worn, entries=()).ran_by(TODAY) == 0.0
-    years = [
-        replace(findings(worn, shipped(), TODAY).days, limit_on=TODAY + timedelta(days=d))
-        for d in (365 * 15 + 3, 365 * 15 + 4)
-    ]
-    assert [beyond_horizon(d, TODAY, shipped()) for d in years] == [False, True]
-    assert not beyond_horizon(replace(years[0], limit_on=None), TODAY, shipped())
+    found = findings(worn, shipped(), TODAY)
+    years = [replace(found.days, limit_on=TODAY + timedelta(days=d)) for d in (365 * 15 + 3, 365 * 15 + 4)]
+    ends = [replace(found, ahead=None, days=d) for d in (*years, replace(years[0], limit_on=None))]
+    assert [far_off(f, TODAY, shipped()) for f in ends] == [False, True, False]
 
 
 LIMITS: dict[str, tuple[Mapping[str, float | str], float, bool]] = {

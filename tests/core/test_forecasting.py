@@ -29,7 +29,7 @@ from norvash.core.state.motor_state import BrushSet, MotorState
 from norvash.core.state.round import Round
 from norvash.core.use.rate import rate_of_use
 from norvash.core.use.season import Season, weeks_ahead
-from norvash.store.record import forecasts, standings
+from norvash.store.record import motors, standings
 from norvash.work.reading.standing import catch_up
 from states import T0, a_round, foreseen, ruled, state
 from whole import assert_nothing_moved
@@ -103,13 +103,13 @@ def test_relatives_learn_when_a_set_has_ended(shop: Shop) -> None:
     )
     shop.conn.execute("update motor set type_id = 'kind'")
     catch_up(shop.conn, shop.now.date())
-    before = forecasts.find_ahead(shop.conn, other)
+    before = motors.fetch_whole(shop.conn, other)[2]
     shop.later(weeks=10).log(one, "500")
     shop.measure(one, "", "12", "12")
     shop.new_set(one, "", "22", "22")
     assert standings.list_stale(shop.conn, 0, "", 9) == [other]
     assert catch_up(shop.conn, shop.now.date()) == 1
-    after = forecasts.find_ahead(shop.conn, other)
+    after = motors.fetch_whole(shop.conn, other)[2]
     assert before is not None
     assert after is not None
     assert (before.past_sets, after.past_sets) == (0, 1)

@@ -5,7 +5,7 @@ from datetime import date
 from fastapi.testclient import TestClient
 
 from conftest import Shop, readings_on
-from norvash.store.record import people
+from norvash.store.record import acts
 from norvash.work.on_sheet.measuring import record
 from norvash.work.on_sheet.opening import open_sheet
 from norvash.work.pages.motor import motor_page
@@ -25,7 +25,7 @@ def many_visits(shop: Shop, visits: int) -> str:
 
 def test_every_line_and_every_sheet_is_on_one_page_of_the_record(shop: Shop) -> None:
     motor = many_visits(shop, 45)
-    assert len(people.list_record(shop.conn, motor, 10_000)) == 45 * 4 + 2
+    assert len(acts.list_record(shop.conn, motor, 10_000)) == 45 * 4 + 2
     numbers, below = [], None
     while True:
         some = sheets_of(shop.conn, motor, below)

@@ -63,7 +63,7 @@ def test_two_sides_are_two_terminals_and_one_is_proven_by_its_own_reading(shop: 
 
 def test_what_was_kept_joined_takes_both_sides_into_itself() -> None:
     kept = KeptLife(id="l", sheet_id="s", position=0, finding=TERMINAL_MEASURED, joined=True)
-    left, right = (TERMINAL_MEASURED.saying(f"{n} Ω") for n in (1, 2))
+    left, right = (TERMINAL_MEASURED.worded(f"{n} Ω") for n in (1, 2))
     apart, joined = by_place([(1, left), (2, right)], ()), by_place([(1, left), (2, right)], [kept])
     assert sorted(apart) == [(1, "terminal.measured"), (2, "terminal.measured")]
     assert {at: f.words for at, f in joined.items()} == {(0, "terminal.measured"): "left: 1 Ω; right: 2 Ω"}

@@ -5,6 +5,7 @@ from datetime import date
 
 from norvash.bench.fleet import MOTORS
 from norvash.bench.ground import LIVES
+from norvash.bench.over_wanted import over_wanted
 from norvash.bench.playing import ENTRIES
 
 
@@ -27,25 +28,13 @@ def report(
 ) -> str:
     """Return the figures as a Markdown page."""
     bare_ms = pages["bare page, ms"]
-    lines = [
-        "# Performance\n",
-        (
-            f"Written by `make bench` on {date.today():%Y-%m-%d}, Python {sys.version.split()[0]}. All figures of one"
-            " run; the ratios"
-        ),
-        (
-            f"matter, not the machine. {MOTORS} motors of four brushes, five rounds and a year of log each. A saved"
-            " reading waits"
-        ),
-        "for the disk: where a bare commit is slow, it is too.\n",
-        "| what | measured | wanted |",
-        "|---|---|---|",
+    rows = [
         *_of_pages(pages, painted),
         *_of_saving(saved, typed, played_s),
         *_of_writing(written, bare_ms),
         *_of_ground(ground, bare_ms),
         (
-            f"| entries by eight clients in 20 s, and how many were not taken | {written['kept']:.0f},"
+            f"| entries by eight clients in 20 s that were not taken, of {written['kept']:.0f} |"
             f" {written['errors']:.0f} | 0 |"
         ),
         *_of_signing_in(signed),
@@ -61,6 +50,22 @@ def report(
             f" {start:.2f} × | 1.35 × |"
         ),
         f"| the first entry, two seconds after the first page of a start, over later ones | {first:.1f} × | 3 × |",
+    ]
+    lines = [
+        "# Performance\n",
+        (
+            f"Written by `make bench` on {date.today():%Y-%m-%d}, Python {sys.version.split()[0]}. All figures of one"
+            " run; the ratios"
+        ),
+        (
+            f"matter, not the machine. {MOTORS} motors of four brushes, five rounds and a year of log each. A saved"
+            " reading waits"
+        ),
+        "for the disk: where a bare commit is slow, it is too.\n",
+        *over_wanted(rows),
+        "| what | measured | wanted |",
+        "|---|---|---|",
+        *rows,
     ]
     return "\n".join(lines) + "\n"
 
@@ -102,7 +107,7 @@ def _of_saving(saved: dict[str, float], typed: tuple[float, float], played_s: fl
         ),
         f"| the same with its answer page | {saved['saved and answered']:.1f} ms | |",
         f"| an entry on a sheet with its answer page while four others type, 95th percentile | {typed[0]:.1f} ms | |",
-        f"| the same, over the bare page between those entries | {typed[0] / typed[1]:.1f} × | 10 × |",
+        f"| the same, over the bare page between those entries | {typed[0] / typed[1]:.1f} × | 8 × |",
     ]
 
 
@@ -149,9 +154,9 @@ def _of_forecasts(ahead: dict[str, float]) -> list[str]:
         f"| forecasts of 10 000 motors of four brushes and five visits, hours and days | {ahead['fleet_s']:.2f} s | |",
         (
             "| the same by least squares in a loop over the worst brush (scipy.stats.linregress), over ours |"
-            f" {ahead['linregress_x']:.1f} × | 4 × |"
+            f" {ahead['linregress_x']:.1f} × | at least 4 × |"
         ),
-        f"| the same by the leanest loop (numpy.polyfit), over ours | {ahead['polyfit_x']:.1f} × | |",
+        f"| the same by the leanest loop (numpy.polyfit), over ours | {ahead['polyfit_x']:.1f} × | at least 1.3 × |",
         f"| most memory while forecasting them | {ahead['memory_mb']:.0f} MB | 500 MB |",
         f"| one motor's forecast, median | {ahead['one_ms']:.1f} ms | 10 ms |",
     ]
@@ -174,10 +179,10 @@ def _of_drawings(copper: dict[str, float], bare_ms: float) -> list[str]:
 
 
 def _wanted(name: str) -> str:
-    if name == "motor":
-        return "2.8 ×"
+    if name in ("motor", "register", "register, a search", "outlook", "outlook, a place"):
+        return "2.5 ×"
     if "two thousand points" in name or "forty findings" in name:
         return "4 ×"
     if name in ("sheet, its brushes", "sheet, the call", "sheet, what is decided"):
         return "2.5 ×"
-    return "3 ×" if name in ("bench", "outlook", "outlook, a place") or name.startswith("sheet") else ""
+    return "3 ×" if name == "bench" or name.startswith("sheet") else ""

@@ -62,7 +62,7 @@ def _in_words(finding: Finding, sheet: Sheet) -> Finding:
     said = COMPLAINT.of(sheet)
     signs = (f.sign.said(f.of(sheet)) for f in STAGE.picked if f.of(sheet) not in ("", NOT_SO) and not f.sign.silent)
     words = f"“{said[:_MOST_SHOWN]}”" if said else next(signs, "")
-    return finding.saying(f"complained of: {words}") if words else finding
+    return finding.worded(f"complained of: {words}") if words else finding
 
 
 def _measure(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterator[Measured]:
@@ -70,7 +70,7 @@ def _measure(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> I
     visit says that it has not come back.
     """
     if COMPLAINT_BACK.of(sheet) == "back":
-        yield _said(COMPLAINT_BACK, COMPLAINT_UNKNOWN.saying("a complaint that was gone has come back"))
+        yield _said(COMPLAINT_BACK, COMPLAINT_UNKNOWN.worded("a complaint that was gone has come back"))
     every = _complaints(sheet)
     if not complaint_gone(sheet):
         yield from (_said(field, f) for field, f in every)
@@ -80,7 +80,7 @@ def _measure(sheet: Sheet, _rules: MotorRules, _worn_mm: tuple[float, ...]) -> I
         milder = GRADES[GRADES.index(worst.grade) - 1]
         # What shocks, smokes or runs on stays graver than what may be certified.
         grade = "change" if worst.id in NOT_CERTIFIED else min(milder, "plan", key=GRADES.index)
-        yield _said(at, replace(COMPLAINT_UNKNOWN.saying(f"{worst.words}: gone, cause not known"), grade=grade))
+        yield _said(at, replace(COMPLAINT_UNKNOWN.worded(f"{worst.words}: gone, cause not known"), grade=grade))
 
 
 def _said(field: Field, found: Finding) -> Measured:

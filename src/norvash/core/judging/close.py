@@ -51,7 +51,7 @@ def _fan(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     if least is None:
         return
     words = f"fan {least:g} mm from its shroud, at least {need:g} mm" if least else "the fan rubs in its shroud"
-    off = replace(FAN_NEAR.saying(words), grade="plan" if least else "change") if under(least, need) else None
+    off = replace(FAN_NEAR.worded(words), grade="plan" if least else "change") if under(least, need) else None
     yield judged(
         SHROUD, words, value=least, unit="mm", low=need, basis=by_rule(rules, "fan.gap"), off=off, rests_on=("fan.gap",)
     )

@@ -61,7 +61,7 @@ def _picked(field: Pick, sheet: Sheet) -> Iterator[Measured]:
         answer = field.of(sheet, place)
         if answer:
             said, found = f"{field.label.lower()} {dict(field.choices)[answer]}", field.finds.get(answer)
-            off = None if found is None else found if field.plainly else found.saying(said)
+            off = None if found is None else found if field.plainly else found.worded(said)
             where = f"{numbered(field.per, place)}: " if place and field.per != "position" else ""
             yield value_of(
                 field,

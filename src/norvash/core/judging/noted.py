@@ -45,7 +45,7 @@ def by_place(noted: Iterable[Noted], kept: Iterable[KeptLife]) -> dict[tuple[int
 
 def _told(number: int, finding: Finding) -> Noted:
     """Return a finding of one spot as that of all of them says it."""
-    return 0, finding.saying(f"{numbered(finding.per, number)}: {finding.words}") if number else finding
+    return 0, finding.worded(f"{numbered(finding.per, number)}: {finding.words}") if number else finding
 
 
 def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:
@@ -55,7 +55,7 @@ def _joined(noted: Iterable[Noted]) -> dict[tuple[int, str], Finding]:
         before = made.setdefault((position, finding.id), finding)
         if before.words != finding.words:
             graver = max(before, finding, key=lambda f: GRADES.index(f.grade))
-            made[position, finding.id] = graver.saying(f"{before.words}; {finding.words}")
+            made[position, finding.id] = graver.worded(f"{before.words}; {finding.words}")
     return made
 
 

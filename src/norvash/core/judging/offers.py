@@ -36,7 +36,7 @@ def measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
             part = part_of_kind(offer.kind)
             finding = (WRONG if offer.found.stops else REFUSED)[part]
             words = f"{offer.words}: {offer.found.reasons[0]}"
-            yield judged(OFFER, words, offer.place, off=finding.saying(words))
+            yield judged(OFFER, words, offer.place, off=finding.worded(words))
 
 
 def before_power(visit: Visit) -> Iterator[str]:

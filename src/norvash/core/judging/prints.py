@@ -34,6 +34,6 @@ def measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
                 low=ready,
                 high=1.0,
                 basis="its own figure" if stated else by_rule(rules, "seating.ready"),
-                off=unbedded.saying(f"bedding not finished: {words}") if short else None,
+                off=unbedded.worded(f"bedding not finished: {words}") if short else None,
                 rests_on=("seating.ready", RUN_IN_PRINT.name),
             )

@@ -23,7 +23,7 @@ def _measure(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> It
     """Yield the temporary repairs of a sheet, each at its own number, its prints, and what its run-in found."""
     for n in TEMPORARY.places(sheet):
         words = TEMPORARY.of(sheet, n)
-        yield judged(TEMPORARY, words, n, spot=n, off=REPAIR.saying(words))
+        yield judged(TEMPORARY, words, n, spot=n, off=REPAIR.worded(words))
     yield from prints.measured(sheet, rules)
     yield from run_in.measured(sheet, rules)
 

@@ -227,7 +227,7 @@ def measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
             low=0.0,
             high=most,
             basis=by_rule(rules, "runin.noisy"),
-            off=None if under(loud, most) else RUNIN_NOISE.saying(late),
+            off=None if under(loud, most) else RUNIN_NOISE.worded(late),
             rests_on=("runin.", *_OF_PLAN),
         )
     places = RUNIN_POINTS.places(sheet)
@@ -242,7 +242,7 @@ def _points(sheet: Sheet, rules: MotorRules, since: datetime | None, place: int)
     if beyond:
         more = f"; {len(beyond)} points in all" if len(beyond) > 1 else ""
         words = f"run in over its plan: {beyond[0].over}, at {beyond[0].minute:.0f} min{more}"
-    yield judged(RUNIN_POINTS, words, place, off=RUNIN_OVER.saying(words) if beyond else None)
+    yield judged(RUNIN_POINTS, words, place, off=RUNIN_OVER.worded(words) if beyond else None)
     for found in _shut_down(sheet, rules):
         yield judged(RUNIN_POINTS, found.words, place, off=found, rests_on=("run.shut-down", "speed.", *_OF_PLAN))
 
@@ -252,7 +252,7 @@ def _shut_down(sheet: Sheet, rules: MotorRules) -> Iterator[Finding]:
     logs = [log for _, log in _logs(sheet, last_work(sheet))]
     worst = max((x.worst_sparks for x in logs), default=0)
     if not under(worst, rules["run.shut-down"]):
-        yield RUN_SPARKING.saying(f"sparks {dict(SPARKS.choices)[str(worst)]}, while it was run in")
+        yield RUN_SPARKING.worded(f"sparks {dict(SPARKS.choices)[str(worst)]}, while it was run in")
     fast = max((x.fastest_rpm for x in logs if x.fastest_rpm is not None), default=None)
     run = () if fast is None else (Point(place=0, volts=None, amps=None, rpm=fast, sparks=None),)
     told = (f for m in speed_told(sheet.facts, run, rules, free=True) for f in m.findings)

@@ -24,7 +24,7 @@ def measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     """Yield what was left out: a stop where nothing runs without it, else to be planned."""
     left = [p for s in stacks_now(sheet, rules) for p in s.off if p.state == "left out"]
     if left:
-        said = LEFT_OUT.saying(f"left out: {listed([f'{p.part.called} ({p.why})' for p in left])}")
+        said = LEFT_OUT.worded(f"left out: {listed([f'{p.part.called} ({p.why})' for p in left])}")
         off = replace(said, grade="stop") if any(p.part.of.stops for p in left) else said
         of = tuple((BACK[p.stack].id, p.place) for p in left)
         yield Measured(id="left-out", of=of, words=off.words, standing="off", findings=(off,))

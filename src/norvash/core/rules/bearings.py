@@ -1,12 +1,10 @@
-"""Rules about bearings, bushes, seals and vibration."""
+"""Rules about bearings, bushes and seals."""
 
 from types import MappingProxyType
 
 from norvash.core.rules.book import Rule
 
 _TRADE = "trade practice; the maker's figure comes first"
-_HOUSE = "set by this rulebook, to be changed by the site"
-_STANDARD = "general practice for small machines"
 
 RULES = (
     Rule(
@@ -169,131 +167,5 @@ RULES = (
         source=_TRADE,
         low=0.05,
         high=0.9,
-    ),
-    Rule(
-        id="vibration.good",
-        words="vibration of the housing that is good, to 15 kW",
-        unit="mm/s",
-        default=0.71,
-        source=_STANDARD,
-        low=0.05,
-        high=50,
-    ),
-    Rule(
-        id="vibration.acceptable",
-        words="vibration that is acceptable, to 15 kW",
-        unit="mm/s",
-        default=1.8,
-        source=_STANDARD,
-        low=0.1,
-        high=50,
-    ),
-    Rule(
-        id="vibration.watch",
-        words="vibration to be watched, to 15 kW; over it is a change",
-        unit="mm/s",
-        default=4.5,
-        source=_STANDARD,
-        low=0.2,
-        high=100,
-    ),
-    Rule(
-        id="vibration.good-rigid",
-        words="vibration that is good, larger machines that stand rigid",
-        unit="mm/s",
-        default=1.4,
-        source=_STANDARD,
-        low=0.05,
-        high=50,
-    ),
-    Rule(
-        id="vibration.acceptable-rigid",
-        words="vibration that is acceptable, larger and rigid",
-        unit="mm/s",
-        default=2.8,
-        source=_STANDARD,
-        low=0.1,
-        high=50,
-    ),
-    Rule(
-        id="vibration.watch-rigid",
-        words="vibration to be watched, larger and rigid",
-        unit="mm/s",
-        default=4.5,
-        source=_STANDARD,
-        low=0.2,
-        high=100,
-    ),
-    Rule(
-        id="vibration.good-flexible",
-        words="vibration that is good, larger machines that stand flexible",
-        unit="mm/s",
-        default=2.3,
-        source=_STANDARD,
-        low=0.05,
-        high=50,
-    ),
-    Rule(
-        id="vibration.acceptable-flexible",
-        words="vibration that is acceptable, larger and flexible",
-        unit="mm/s",
-        default=4.5,
-        source=_STANDARD,
-        low=0.1,
-        high=50,
-    ),
-    Rule(
-        id="vibration.watch-flexible",
-        words="vibration to be watched, larger and flexible",
-        unit="mm/s",
-        default=7.1,
-        source=_STANDARD,
-        low=0.2,
-        high=100,
-    ),
-    Rule(
-        id="vibration.small",
-        words="power up to which the lines of small machines hold",
-        unit="kW",
-        default=15.0,
-        source=_STANDARD,
-        low=0.1,
-        high=1000,
-    ),
-    Rule(
-        id="vibration.large",
-        words="power over which the lines are looked up",
-        unit="kW",
-        default=300.0,
-        source=_STANDARD,
-        low=1,
-        high=1e5,
-    ),
-    Rule(
-        id="vibration.sign",
-        words="change since last time, in shares of the acceptable line, over which it is a sign",
-        unit="share",
-        default=0.25,
-        source=_STANDARD,
-        low=0.01,
-        high=2,
-    ),
-    Rule(
-        id="vibration.plan",
-        words="times last time from which something is planned",
-        unit="",
-        default=2.5,
-        source=_STANDARD,
-        low=1,
-        high=20,
-    ),
-    Rule(
-        id="vibration.change",
-        words="times last time from which it is mended now",
-        unit="",
-        default=5.0,
-        source=_STANDARD,
-        low=1,
-        high=50,
     ),
 )

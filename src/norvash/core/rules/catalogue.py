@@ -19,6 +19,7 @@ from norvash.core.rules import (
     supply,
     unstated,
     use,
+    vibration,
     windings,
 )
 from norvash.core.rules.book import Family, MotorRules, Override, Rule, Rulebook
@@ -46,7 +47,7 @@ GROUPS: tuple[tuple[str, tuple[Rule, ...]], ...] = (
     ("Cutting", commutator.CUT),
     ("Slots", commutator.SLOTS),
     ("Insulation and windings", windings.RULES),
-    ("Bearings, bushes, seals", bearings.RULES),
+    ("Bearings, bushes, seals", (*bearings.RULES, *vibration.RULES)),
     ("Fits by size", fits.RULES),
     ("Closing up", closing.RULES),
     ("Where nobody states a figure", unstated.RULES),

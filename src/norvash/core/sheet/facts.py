@@ -25,10 +25,9 @@ from norvash.core.motor.figure_fields import (
 from norvash.core.motor.figure_tables import speed_taps
 from norvash.core.motor.figures import Figures
 from norvash.core.motor.positions import PositionPlan
+from norvash.core.running.excitation import OWN_FIELD
 
 _LOW_V, _VEHICLE_V = 50.0, 120.0
-# Constructions with a field winding beside the armature.
-_OWN_FIELD = ("shunt", "compound", "separately excited")
 _SURROUNDINGS = {"mostly idle": "idle"}
 
 
@@ -67,7 +66,7 @@ class Facts:
     @property
     def own_field(self) -> bool:
         """Tell whether a field of its own holds its speed, beside the armature, as far as somebody states it."""
-        return self.construction in _OWN_FIELD and not self.series
+        return self.construction in OWN_FIELD and not self.series
 
     @property
     def idles(self) -> bool:

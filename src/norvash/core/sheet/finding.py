@@ -69,7 +69,7 @@ class Finding:
         """Tell whether the set of brushes goes with it."""
         return any(task.renews for task in self.tasks)
 
-    def saying(self, words: str) -> "Finding":
+    def worded(self, words: str) -> "Finding":
         """Return the finding with its figures in its words."""
         return replace(self, words=words)
 

@@ -95,7 +95,7 @@ def measured(sheet: Sheet) -> Iterator[Measured]:
         words, standing = part, "not whole"
     elif wrong:
         words = f"boxes {wrong}"
-    off = (BOX_POLARITY.saying(words),) if wrong else ()
+    off = (BOX_POLARITY.worded(words),) if wrong else ()
     yield Measured(id="polarity", of=of, words=words, standing=standing, findings=off)
 
 

@@ -1,7 +1,7 @@
 """The verdict on a motor: what to do, why, how sure, by when, and by which rules."""
 
 from dataclasses import replace
-from datetime import date, timedelta
+from datetime import date
 
 from norvash.core.brush.gauged import is_floating, shows_depths
 from norvash.core.brush.spread import Spread
@@ -235,8 +235,3 @@ def _doubts(brushes: tuple[BrushNow, ...], current: BrushSet, rules: MotorRules)
         for b in brushes
         if b.last and b.last.doubt
     )
-
-
-def beyond_horizon(days: Days, today: date, rules: MotorRules) -> bool:
-    """Tell whether the limit is so far off that something other than carbon will end the motor."""
-    return days.limit_on is not None and days.limit_on > today + timedelta(days=365.25 * rules["line.horizon"])

@@ -37,7 +37,7 @@ def uneven_now(spread: Spread | None, state: MotorState) -> Mapping[At, Finding]
         return {}
     at = state.positions[spread.most_worn_position - 1].number
     share = "" if spread.spread is None else f" by {spread.spread:.0%} of its mean"
-    return {(at, SET_UNEVEN.id): SET_UNEVEN.saying(f"wears most, the set is uneven{share}")}
+    return {(at, SET_UNEVEN.id): SET_UNEVEN.worded(f"wears most, the set is uneven{share}")}
 
 
 def uneven_as_found(state: MotorState, rules: MotorRules, now: Mapping[At, Finding]) -> Mapping[At, Finding]:

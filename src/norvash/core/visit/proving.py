@@ -5,8 +5,7 @@ from collections.abc import Iterable
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import COMPLAINT
 from norvash.core.sheet.records import TaskDone
-from norvash.core.stages.catalogue import TASKS, TOLD_BY, field_of
-from norvash.core.stages.rework import done_task
+from norvash.core.stages.catalogue import TOLD_BY
 
 STATE_WORDS = {
     "open": "open",
@@ -82,10 +81,3 @@ def said_by(life: Life) -> str:
         took = given.record.words if isinstance(given.record, TaskDone) else ""
         made.append(", ".join(filter(None, (given.person, took))))
     return "; ".join(dict.fromkeys(made))
-
-
-def task_words(field_id: str) -> str:
-    """Return what a task is called by the entry that says it is done, empty for another entry."""
-    field = field_of(field_id)
-    task = TASKS.get(done_task(field)) if field is not None else None
-    return task.what if task is not None else ""

@@ -60,10 +60,10 @@ def _stopped_over(visit: Visit) -> Iterator[Finding]:
         return
     unclosed = [h.words for h in visit.held(close.STAGE, "power")]
     if unclosed:
-        yield OVER_CLOSE.saying(f"{OVER_CLOSE.words}: {listed(unclosed)}")
+        yield OVER_CLOSE.worded(f"{OVER_CLOSE.words}: {listed(unclosed)}")
     counts = [h.words for h in visit.held(close.STAGE, "service")]
     if counts:
-        yield OVER_COUNTS.saying(f"{OVER_COUNTS.words}: {listed(counts)}")
+        yield OVER_COUNTS.worded(f"{OVER_COUNTS.words}: {listed(counts)}")
 
 
 def as_opened(finding: Finding) -> Finding:
@@ -76,20 +76,20 @@ def _over(visit: Visit, needed: tuple[Gate, ...], run_lacks: str) -> Iterator[Fi
     power, service = gate_now(POWER, visit), gate_now(SERVICE, visit)
     unclosed = [h.words for h in visit.held(close.STAGE, "power")] if POWER in needed else []
     if unclosed:
-        yield OVER_CLOSE.saying(f"{OVER_CLOSE.words}: {listed(unclosed)}")
+        yield OVER_CLOSE.worded(f"{OVER_CLOSE.words}: {listed(unclosed)}")
     if POWER in needed and power.is_open:
-        yield OVER_POWER.saying(_with(OVER_POWER, [m for m in power.missing if m not in unclosed]))
+        yield OVER_POWER.worded(_with(OVER_POWER, [m for m in power.missing if m not in unclosed]))
     elif run_lacks:
-        yield OVER_RUN.saying(f"{OVER_RUN.words}: {run_lacks}")
+        yield OVER_RUN.worded(f"{OVER_RUN.words}: {run_lacks}")
     counts = [h.words for h in visit.held(close.STAGE, "service")] if SERVICE in needed else []
     if counts:
-        yield OVER_COUNTS.saying(f"{OVER_COUNTS.words}: {listed(counts)}")
+        yield OVER_COUNTS.worded(f"{OVER_COUNTS.words}: {listed(counts)}")
     if SERVICE in needed and service.to_do:
-        yield OVER_SERVICE.saying(_with(OVER_SERVICE, list(service.to_do)))
+        yield OVER_SERVICE.worded(_with(OVER_SERVICE, list(service.to_do)))
     for waived in (*power.waived, *service.waived):
         found = _WAIVED.get(waived.id)
         if found is not None:
-            yield found.saying(f"{waived.words}: waived by {waived.person}")
+            yield found.worded(f"{waived.words}: waived by {waived.person}")
 
 
 def _with(finding: Finding, missing: list[str]) -> str:

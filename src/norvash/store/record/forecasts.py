@@ -7,7 +7,7 @@ from datetime import datetime
 from typing import NamedTuple
 
 from norvash.core.forecast.past_set import PastSet
-from norvash.core.forecast.set_forecast import Ahead, ahead_from
+from norvash.core.forecast.set_forecast import Ahead
 from norvash.store.file.database import Connection
 
 MOST_PAST = 60
@@ -38,12 +38,6 @@ def save_ahead(conn: Connection, motor_id: str, ahead: Ahead) -> None:
            on conflict (motor_id) do update set ahead_json = excluded.ahead_json""",
         {"id": motor_id, "plain": json.dumps(ahead.as_plain())},
     )
-
-
-def find_ahead(conn: Connection, motor_id: str) -> Ahead | None:
-    """Return a motor's forecast, None where it is not worked out yet."""
-    row = conn.execute("select ahead_json from forecast where motor_id = :id", {"id": motor_id}).fetchone()
-    return None if row is None else ahead_from(json.loads(row["ahead_json"]))
 
 
 class Taught(NamedTuple):

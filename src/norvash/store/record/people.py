@@ -125,11 +125,12 @@ def list_like(conn: Connection, name: str) -> list[Person]:
 
 
 _COLUMNS = "a.id, a.seq, a.at, p.name as person, a.job, a.digest, a.result_id, a.before_json, a.after_json"
-_DONE = f"""select {_COLUMNS}, f.name as played_by, n.device from act a join person p on p.id = a.person_id
+DONE = f"""select {_COLUMNS}, f.name as played_by, n.device from act a join person p on p.id = a.person_id
             left join person f on f.id = a.played_by left join session n on n.id = a.session_id"""
 
 
-def _done(row: Row) -> Done:
+def done_of(row: Row) -> Done:
+    """Return a write as a row of `DONE` has it."""
     return Done(
         id=row["id"],
         seq=row["seq"] or 0,
@@ -164,7 +165,7 @@ def known_before(
         {"act_id": act_id, "person_id": person_id, "record": record},
     ).fetchone()
     return (
-        _done(row) if row["id"] is not None else None,
+        done_of(row) if row["id"] is not None else None,
         Person(row["writer_id"], row["writer"], role=row["role"]) if row["writer_id"] is not None else None,
         datetime.fromisoformat(row["last_at"]) if row["last_at"] else None,
     )
@@ -184,52 +185,13 @@ def last_seq(conn: Connection) -> int:
     return int(conn.execute("select coalesce(max(seq), 0) from act").fetchone()[0])
 
 
-def list_record(conn: Connection, motor_id: str, most: int, below: int | None = None) -> list[Done]:
-    """Return the latest writes about a motor, newest first; of those below a place in the order of writing, if one is
-    given.
-    """
-    rows = conn.execute(
-        f"{_DONE} where a.motor_id = :motor and (:below is null or a.seq < :below) order by a.seq desc limit :most",
-        {"motor": motor_id, "most": most, "below": below},
-    )
-    return [_done(r) for r in rows]
-
-
-def list_since_opened(conn: Connection, motor_id: str, below: int, most: int) -> tuple[list[Done], int]:
-    """Return the newest writes about a motor before a place in the order of writing, newest first, of those since the
-    last opening of a sheet, and that opening; and how many between them are left out.
-    """
-    rows = conn.execute(
-        f"""{_DONE} where a.motor_id = :motor and a.seq < :below and a.seq >= (
-            select max(seq) from act where motor_id = :motor and job = 'open a sheet' and seq < :below)
-            order by a.job = 'open a sheet' desc, a.seq desc limit :most""",
-        {"motor": motor_id, "below": below, "most": most},
-    ).fetchall()
-    acts = sorted(map(_done, rows), key=lambda a: -a.seq)
-    between = conn.execute(
-        "select count(*) from act where motor_id = :motor and seq >= :opened and seq < :below",
-        {"motor": motor_id, "opened": acts[-1].seq if acts else below, "below": below},
-    ).fetchone()
-    return acts, int(between[0]) - len(acts)
-
-
-def sheet_opened_before(conn: Connection, motor_id: str, below: int) -> str:
-    """Return the sheet that was opened last before a place in the order of writing, empty without one."""
-    row = conn.execute(
-        """select result_id from act where motor_id = :motor and job = 'open a sheet' and seq < :below
-           order by seq desc limit 1""",
-        {"motor": motor_id, "below": below},
-    ).fetchone()
-    return str(row["result_id"]) if row is not None else ""
-
-
 def list_acts(conn: Connection, motor_id: str, most: int, before: datetime | None = None) -> list[Done]:
     """Return the latest writes about a motor, newest first; of those before a time, if one is given."""
     rows = conn.execute(
-        f"{_DONE} where a.motor_id = :motor_id and a.at < :before order by a.seq desc limit :most",
+        f"{DONE} where a.motor_id = :motor_id and a.at < :before order by a.seq desc limit :most",
         {"motor_id": motor_id, "most": most, "before": before.isoformat() if before else "9999"},
     )
-    return [_done(r) for r in rows]
+    return [done_of(r) for r in rows]
 
 
 def result_of(conn: Connection, act_id: str) -> str | None:
@@ -241,11 +203,11 @@ def result_of(conn: Connection, act_id: str) -> str | None:
 def list_acts_since(conn: Connection, motor_id: str, sheet_id: str) -> list[Done]:
     """Return the writes about a motor from the opening of a sheet on, in their order."""
     rows = conn.execute(
-        f"""{_DONE} where a.motor_id = :motor_id and a.seq >= (
+        f"""{DONE} where a.motor_id = :motor_id and a.seq >= (
             select o.seq from act o join sheet s on s.act_id = o.id where s.id = :id) order by a.seq""",
         {"motor_id": motor_id, "id": sheet_id},
     )
-    return [_done(r) for r in rows]
+    return [done_of(r) for r in rows]
 
 
 def list_figure_changes(conn: Connection, motor: Motor, sheet_id: str) -> list[Done]:
@@ -253,13 +215,13 @@ def list_figure_changes(conn: Connection, motor: Motor, sheet_id: str) -> list[D
     in their order.
     """
     rows = conn.execute(
-        f"""{_DONE} where (a.job = 'change figures' and a.motor_id = :motor
+        f"""{DONE} where (a.job = 'change figures' and a.motor_id = :motor
                            or a.job = 'save a type' and a.result_id = :type and a.before_json <> '{{}}')
             and a.at > coalesce((select max(s.signed_at) from sheet s
                                  where s.motor_id = :motor and s.kind = 'full' and s.id <> :id), '') order by a.seq""",
         {"motor": motor.id, "type": motor.type_id, "id": sheet_id},
     )
-    return [_done(r) for r in rows]
+    return [done_of(r) for r in rows]
 
 
 def add_act(conn: Connection, done: Done, person_id: str, played_by: str = "", session_id: str = "") -> None:

@@ -1,12 +1,14 @@
 """Motors as JSON: verdict, use, rounds and readings."""
 
+from typing import Annotated
+
 from fastapi import APIRouter
 from pydantic import AliasChoices, BaseModel, ConfigDict, Field
 
 from norvash.core.sheet.moved import Explained
 from norvash.core.text.texts import compared
 from norvash.errors import Conflict
-from norvash.exchange.said.brushes import Measure
+from norvash.exchange.said.brushes import Fit, Measure, Renew, See
 from norvash.exchange.said.motor import Use
 from norvash.exchange.said.sheet import Enter, Open, SignSheet
 from norvash.exchange.said.told import At, Seen, Words
@@ -81,6 +83,20 @@ class ReadingBody(Measure, ActBody):
     why: Words = Field(default="", alias="slip_why")
 
 
+class SeenBody(See, ActBody):
+    place: int = Field(alias="position", ge=1, le=40)
+    value: Words
+
+
+class SetBody(Fit, ActBody):
+    reason: Words
+    also: Annotated[tuple[Words, ...], Field(max_length=40, strict=False)] = ()
+
+
+class RenewalBody(Renew, ActBody):
+    reason: Words
+
+
 def act_by(body: ActBody, who: Who, now: Now) -> Act:
     """Return a write as its body has it, by whoever is signed in.
 
@@ -124,6 +140,26 @@ def reading(*, conn: Conn, now: Now, who: Who, sheet_id: str, body: ReadingBody)
     """Keep one reading."""
     seen = Seen(replaces=body.replaces, program=True)
     return {"reading": body.done(act_by(body, who, now), At(conn, "", sheet_id, seen))}
+
+
+@router.post("/sheets/{sheet_id}/seen", response_model=None)
+def seen_on(*, conn: Conn, now: Now, who: Who, sheet_id: str, body: SeenBody) -> dict[str, str]:
+    """Keep what is seen on a brush, or take it back."""
+    return {"seen": body.done(act_by(body, who, now), At(conn, "", sheet_id, _SEEN))}
+
+
+@router.post("/motors/{motor_id}/sets", response_model=None)
+def new_set(*, conn: Conn, now: Now, who: Who, motor_id: str, body: SetBody) -> dict[str, object]:
+    """Fit a new set, on the open sheet while there is one."""
+    made = body.done(act_by(body, who, now), At(conn, motor_id, "", _SEEN))
+    return {"set": made, **verdict(conn=conn, now=now, motor_id=motor_id)}
+
+
+@router.post("/motors/{motor_id}/renewals", response_model=None)
+def renewal(*, conn: Conn, now: Now, who: Who, motor_id: str, body: RenewalBody) -> dict[str, object]:
+    """Renew single brushes while the others of their set stay."""
+    made = body.done(act_by(body, who, now), At(conn, motor_id, "", _SEEN))
+    return {"renewed": made, **verdict(conn=conn, now=now, motor_id=motor_id)}
 
 
 @router.post("/sheets/{sheet_id}/entries", response_model=None)

@@ -124,12 +124,15 @@ POST /types
 POST /api/v1/motors/{motor_id}/changes/{moved_id}
 POST /api/v1/motors/{motor_id}/figures
 POST /api/v1/motors/{motor_id}/notes
+POST /api/v1/motors/{motor_id}/renewals
+POST /api/v1/motors/{motor_id}/sets
 POST /api/v1/motors/{motor_id}/sheets
 POST /api/v1/motors/{motor_id}/since
 POST /api/v1/motors/{motor_id}/use
 POST /api/v1/notes/{notes_id}/take-back
 POST /api/v1/sheets/{sheet_id}/entries
 POST /api/v1/sheets/{sheet_id}/readings
+POST /api/v1/sheets/{sheet_id}/seen
 POST /api/v1/sheets/{sheet_id}/sign
 """
 _LEAD = """

@@ -9,10 +9,8 @@ from markupsafe import Markup
 from norvash.core.state.ruler import ruler_from
 from norvash.drawing.brush.carbon_ruler import carbon_ruler, row_ruler
 from norvash.drawing.days.date_span import TimeAxis, date_span
-from norvash.drawing.days.outlook_river import Flow, outlook_river
-from norvash.drawing.svg import Drawing
 
-_KEPT, _RIVERS = 4096, 32
+_KEPT = 4096
 
 
 @lru_cache(_KEPT)
@@ -45,17 +43,8 @@ def list_span(
     return Markup(date_span(axis, look_on, limit_on, early_on, late_on).svg())  # noqa: S704
 
 
-@lru_cache(_RIVERS)
-def river(
-    flows: tuple[Flow, ...], first: date, last: date, dark: tuple[tuple[date, date, str], ...], width: float
-) -> Drawing:
-    """Return the motors of a page of the outlook drawn over its days."""
-    return outlook_river(flows, first, last, dark, width)
-
-
 def forget() -> None:
     """Forget what was drawn, to measure a first view."""
     for drawn in (list_ruler, row_ruler_drawn, kept_with):
         drawn.cache_clear()
     list_span.cache_clear()
-    river.cache_clear()

@@ -19,7 +19,7 @@ from norvash.store.access.signed import feed_key
 from norvash.store.file.database import Connection
 from norvash.store.record import lives, policies, weeks_ahead
 from norvash.store.record.weeks_ahead import Sought
-from norvash.web.drawn.lists import river
+from norvash.web.drawn.river import river
 from norvash.web.served.again import again
 from norvash.web.served.answers import errors_of, go_to, page, status_of
 from norvash.web.served.deps import Conn, Now, Signed, Typed, Who, act_of, fresh_id

@@ -4,7 +4,7 @@ from dataclasses import dataclass, replace
 
 from norvash.core.record.record import SheetRow
 from norvash.store.file.database import Connection
-from norvash.store.record import people, sheets
+from norvash.store.record import acts, sheets
 from norvash.work.reading.history import HistoryLine, begins_amid, history
 
 _ACTS, _MORE, _SHEETS = 80, 40, 40
@@ -32,17 +32,17 @@ def lines_of(conn: Connection, motor_id: str, unit: str, below: int | None = Non
     """Return the newest lines of a motor's record, of those below a place in the order of writing if one is given; a
     visit is never cut in two, and of one of hundreds of entries it is said how many more there were.
     """
-    acts, left_out = people.list_record(conn, motor_id, _ACTS, below), 0
-    if begins_amid(acts):
-        begun, left_out = people.list_since_opened(conn, motor_id, acts[-1].seq, _MORE)
-        acts += begun
-    if len(acts) < _ACTS:
-        return Lines(history(acts, unit), None)
-    first = acts[-1].seq
-    lines = history(acts, unit, people.sheet_opened_before(conn, motor_id, first))
+    done, left_out = acts.list_record(conn, motor_id, _ACTS, below), 0
+    if begins_amid(done):
+        begun, left_out = acts.list_since_opened(conn, motor_id, done[-1].seq, _MORE)
+        done += begun
+    if len(done) < _ACTS:
+        return Lines(history(done, unit), None)
+    first = done[-1].seq
+    lines = history(done, unit, acts.sheet_opened_before(conn, motor_id, first))
     if left_out:
         lines = (*lines[:-1], replace(lines[-1], words=f"{lines[-1].words}; and {left_out} more"))
-    return Lines(lines, first if people.list_record(conn, motor_id, 1, first) else None)
+    return Lines(lines, first if acts.list_record(conn, motor_id, 1, first) else None)
 
 
 def sheets_of(conn: Connection, motor_id: str, below: int | None = None, most: int = _SHEETS) -> Sheets:

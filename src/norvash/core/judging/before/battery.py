@@ -51,7 +51,7 @@ def battery_measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         return
     if rest is not None:
         least = rated_of(sheet.facts) * rules["battery.rest"] / _LIMIT_FOR_V
-        low = outside.BATTERY_LOW.saying(f"battery {rest:g} V at rest, under {least:.3g} V")
+        low = outside.BATTERY_LOW.worded(f"battery {rest:g} V at rest, under {least:.3g} V")
         fine = found.rest_ok is not False
         words = f"Battery {rest:g} V at rest, from {least:.3g} V up: right." if fine else _does(low.words, low.decision)
         yield judged(
@@ -69,7 +69,7 @@ def battery_measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     inner = () if found.inner_mohm is None else (Derived("inner resistance", found.inner_mohm, "mΩ"),)
     more = "".join(f"; inner resistance {d.value:.1f} mΩ" for d in inner)
     bad = found.cranking_ok is False and found.least_v is not None
-    weak = outside.BATTERY_WEAK.saying(f"battery {cranking:g} V while cranking, at least {found.least_v or 0:.3g} V")
+    weak = outside.BATTERY_WEAK.worded(f"battery {cranking:g} V while cranking, at least {found.least_v or 0:.3g} V")
     said = f"battery {cranking:g} V while cranking"
     if found.cranking_ok and found.least_v is not None:
         said += f", at least {found.least_v:.3g} V"

@@ -44,7 +44,7 @@ def drops_measured(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         said = f"{words} drops {volts:g} V, allowed {most:g} V"
         watts = _watts(sheet, volts) if field is JOINT_V else None
         hot = _heated(sheet, volts, watts, rules)
-        bad = hot or (None if fine else found.saying(f"{said[0].lower()}{said[1:]}"))
+        bad = hot or (None if fine else found.worded(f"{said[0].lower()}{said[1:]}"))
         does = f"; {hot.words}: {hot.decision}" if hot is not None else f": {'right' if fine else found.decision}"
         yield value_of(
             field,
@@ -76,7 +76,7 @@ def _heated(sheet: Sheet, volts: float, watts: float | None, rules: MotorRules) 
     if watts is None or not over(watts, rules["joint.watts"]):
         return None
     amps = RATED_A.of(sheet.facts.figures)
-    said = outside.CABLE_JOINT.saying(f"a joint drops {volts:g} V at {amps:g} A: {watts:.0f} W in it")
+    said = outside.CABLE_JOINT.worded(f"a joint drops {volts:g} V at {amps:g} A: {watts:.0f} W in it")
     return replace(said, grade="stop" if over(watts, rules["joint.watts-stop"]) else "change")
 
 
@@ -106,7 +106,7 @@ def _to_the_starter(sheet: Sheet, allowed: float, rules: MotorRules) -> Iterator
         low=0.0,
         high=most,
         basis=by_rule(rules, "drop.side"),
-        findings=() if fine else (outside.CABLE_BOTH.saying(words),),
+        findings=() if fine else (outside.CABLE_BOTH.worded(words),),
         answer=("joint", "no" if fine else "yes"),
         rests_on=_OF_DROP,
     )

@@ -64,7 +64,7 @@ def _supply(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     dead = volts <= 1 if rated is None else under(volts / rated, rules["taps.dead"])
     if rated is None:
         words = f"{volts:g} V at the terminals; the plate's voltage is not known"
-        found = (outside.SUPPLY_OFF.saying(words),) if dead else ()
+        found = (outside.SUPPLY_OFF.worded(words),) if dead else ()
         shown = ("volts", "missing" if dead else "right")
         standing = standing_of(False) if dead else "not judged"
         yield value_of(SUPPLY_V, f"{words}.", standing, value=volts, unit="V", findings=found, answer=shown)
@@ -79,7 +79,7 @@ def _supply(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     }[answer]
     words = f"{volts:g} V at the terminals, {share:.0%} of the plate's {rated:g} V"
     right = within(low, share, high)
-    off = (outside.SUPPLY_OFF.saying(f"{words}: {what.partition(':')[0]}"),)
+    off = (outside.SUPPLY_OFF.worded(f"{words}: {what.partition(':')[0]}"),)
     # What is lost on the way says where; the volts at the end of it say no more of the supply.
     lost = way.findings if way is not None else ()
     yield value_of(
@@ -119,7 +119,7 @@ def _lost_on_the_way(sheet: Sheet, volts: float, rules: MotorRules) -> Measured 
         low=0.0,
         high=(1 - rules["supply.low"]) * source,
         basis=by_rule(rules, "supply.low"),
-        findings=(outside.CORD_LOSS.saying(words),) if much else (),
+        findings=(outside.CORD_LOSS.worded(words),) if much else (),
         rests_on=("supply.low",),
     )
 
@@ -155,7 +155,7 @@ def _settings(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
             yield Measured(id="settings", of=of, words=words, standing="not judged")
         return
     fault = ladder.fault
-    said = outside.TAPS_MISWIRED if fault == "miswired" else outside.TAPS_OFF.saying(ladder.advice)
+    said = outside.TAPS_MISWIRED if fault == "miswired" else outside.TAPS_OFF.worded(ladder.advice)
     found = (said,) if fault else ()
     ids = ("taps.dead", "taps.step", "taps.top", "speed_taps", "rated_v")
     own = len(taps) == len(ladder.share)
@@ -257,7 +257,7 @@ def _magnets(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         of=((NOLOAD_RPM.id, 0), (NOLOAD_A.id, 0)),
         words=f"{said}: {'weak magnets' if weak else 'the magnets hold'}.",
         standing=standing_of(not weak),
-        findings=(MAGNETS_WEAK.saying(f"{said}: weak magnets"),) if weak else (),
+        findings=(MAGNETS_WEAK.worded(f"{said}: weak magnets"),) if weak else (),
         basis=by_rule(rules, "magnet.speed", "amps.band"),
         rests_on=("magnet.speed", "amps.band", "noload_rpm", "noload_a", "construction"),
     )

@@ -51,7 +51,7 @@ def _terminal(field: Quantity, side: int, found: Terminal, rules: MotorRules) ->
     allowed = "" if found.limit is None else f", allowed {found.limit:.3g} {found.unit}"
     said = f"{'open' if broken else f'{found.value:g} {found.unit}'}{allowed}"
     bad = replace(
-        TERMINAL_MEASURED.saying(said if side else f"terminal {said}"),
+        TERMINAL_MEASURED.worded(said if side else f"terminal {said}"),
         grade="change" if broken else TERMINAL_MEASURED.grade,
     )
     where = f"{numbered('side', side).capitalize()} terminal {said}" if side else f"Terminal {said}"

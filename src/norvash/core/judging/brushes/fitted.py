@@ -44,7 +44,7 @@ def differences(of_set: BrushSet, sheet: Sheet, figures: Figures, rules: MotorRu
     for size in (new, *(_measured(new, of_set, sheet) if here else ())):
         for point in compared(Offer(kind="brush set", old=old, new=size, machine=machine), rules).points:
             if point.answer == REFUSED and (finding := _found(point)) is not None:
-                found.setdefault(finding.id, finding.saying(point.words))
+                found.setdefault(finding.id, finding.worded(point.words))
     yield from found.values()
 
 

@@ -101,7 +101,7 @@ def _springs(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
             high=high,
             basis="maker" if held.nominal_n else by_rule(rules, "pressure.low", "pressure.high"),
             derived=(*share, *(() if kpa is None else (Derived("pressure", kpa, "kPa"),))),
-            findings=tuple(f.saying(f"{f.words}: {spring.reason}") for f in found),
+            findings=tuple(f.worded(f"{f.words}: {spring.reason}") for f in found),
             rests_on=(
                 *("spring.plan", "spring.change", "spring.stop", "pressure.low", "pressure.high", "pressure.magnets"),
                 *("force_nominal_n", "thickness_mm", "width_mm", "construction"),
@@ -139,7 +139,7 @@ def _gap(sheet: Sheet, place: int, rules: MotorRules) -> Iterator[Measured]:
         low=low,
         high=high,
         basis=by_rule(rules, "gap.low", "gap.high"),
-        off=None if fine else (GAP_WIDE if wide else GAP_NARROW).saying(said),
+        off=None if fine else (GAP_WIDE if wide else GAP_NARROW).worded(said),
         rests_on=("gap.low", "gap.high"),
     )
 

@@ -49,6 +49,6 @@ def band_measured(sheet: Sheet) -> Iterator[Measured]:
             unit="mm",
             low=needed,
             basis="the end float",
-            findings=(BAND_SHORT.saying("; ".join(short)),) if under(mm, needed) else (),
+            findings=(BAND_SHORT.worded("; ".join(short)),) if under(mm, needed) else (),
             rests_on=("end_float_high_mm",),
         )

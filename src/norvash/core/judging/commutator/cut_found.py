@@ -38,7 +38,7 @@ def cut_found(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Findi
     done = made.cut if made is not None else None
     if done is not None:
         if now.condemned:
-            yield CUT_CONDEMNED.saying(f"{CUT_CONDEMNED.words}: {now.condemned}")
+            yield CUT_CONDEMNED.worded(f"{CUT_CONDEMNED.words}: {now.condemned}")
         yield from _left(done)
         yield from _short_of_plan(sheet, done, plan)
         yield from _after_cut(sheet, done, rules)
@@ -48,17 +48,17 @@ def cut_found(sheet: Sheet, now: CopperNow, rules: MotorRules) -> Iterator[Findi
     about = ", the least an estimate" if now.could.provisional else ""
     if under(now.could.copper.diameter_mm, now.could.least_diameter_mm):
         least = f"under its least of {now.could.least_diameter_mm:.2f} mm{about}"
-        yield COPPER_UNDER.saying(f"{now.could.copper.diameter_mm:.2f} mm in diameter, {least}")
+        yield COPPER_UNDER.worded(f"{now.could.copper.diameter_mm:.2f} mm in diameter, {least}")
     elif plan is not None and _asks_for_cut(now):
         depth = plan.chosen
         if depth.allowed:
-            yield _without_trivia(sheet, plan, rules).saying(
+            yield _without_trivia(sheet, plan, rules).worded(
                 f"cleans up with {depth.radial_mm:.3f} mm radial, to {depth.diameter_after_mm:.2f} mm;"
                 f" {depth.skims_left}"
                 f" more such cuts left{about}"
             )
         else:
-            yield COPPER_REFUSED.saying(
+            yield COPPER_REFUSED.worded(
                 f"a cut would end {depth.under_by_diameter_mm:.3f} mm under the least diameter; deepest allowed"
                 f" {plan.deepest_radial_mm:.3f}"
                 f" mm radial{about}"
@@ -97,9 +97,9 @@ def _left(done: CutRecord) -> Iterator[Finding]:
     if least is None:
         return
     if under(after, least):
-        yield COPPER_UNDER.saying(f"{after:.2f} mm after the cut, under its least of {least:.2f} mm")
+        yield COPPER_UNDER.worded(f"{after:.2f} mm after the cut, under its least of {least:.2f} mm")
     elif under(after - least, 2 * done.radial_mm):
-        yield COPPER_LAST.saying(
+        yield COPPER_LAST.worded(
             f"{(after - least) / 2:.3f} mm radial left above the least diameter, less than the last cut"
         )
 
@@ -111,7 +111,7 @@ def _short_of_plan(sheet: Sheet, done: CutRecord, plan: Plan | None) -> Iterator
         return
     planned = plan.chosen.diameter_after_mm
     if over(done.after_diameter_mm, planned + _LAST_DIGIT_MM):
-        yield COPPER_CUT.saying(
+        yield COPPER_CUT.worded(
             f"not cleaned up: {done.after_diameter_mm:.2f} mm after the cut, {planned:.2f} mm is its plan"
         )
 
@@ -122,10 +122,10 @@ def _after_cut(sheet: Sheet, done: CutRecord, rules: MotorRules) -> Iterator[Fin
     if sunk > 0 and not _gaps_measured(sheet) and not gaps_right(sheet, done, rules):
         gap = done.holder_gap_radial_mm
         wider = "" if gap is None else f", gap {gap:.2f} to {gap + sunk:.2f} mm"
-        yield GAP_CUT.saying(f"holders not set since the cut: the brush sinks by {sunk:.3f} mm{wider}")
+        yield GAP_CUT.worded(f"holders not set since the cut: the brush sinks by {sunk:.3f} mm{wider}")
     before, after = done.before_diameter_mm, done.after_diameter_mm
     if not faces_right(done, rules):
-        yield FACE_CUT.saying(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
+        yield FACE_CUT.worded(f"faces shaped to {before / 2:.2f} mm, the radius is {after / 2:.2f} mm now")
     measured = sheet.given(SLOT_DEPTH.id, 0, "left")
     left = SLOT_DEPTH.of(sheet) if measured is not None else None if slot is None else max(slot - done.radial_mm, 0.0)
     if left is not None:
@@ -145,7 +145,7 @@ def _slots_after(sheet: Sheet, depth_mm: float, diameter_mm: float, rules: Motor
     if under(depth_mm, enough):
         of_what = "is their target" if target and not least else "at least"
         time = f", about {slots_min(int(bars), sheet, rules):.0f} min" if bars else ""
-        yield SLOT_SHALLOW.saying(f"slots {depth_mm:.2f} mm deep after the cut, {enough:.2f} mm {of_what}{time}")
+        yield SLOT_SHALLOW.worded(f"slots {depth_mm:.2f} mm deep after the cut, {enough:.2f} mm {of_what}{time}")
 
 
 def _gaps_measured(sheet: Sheet) -> bool:

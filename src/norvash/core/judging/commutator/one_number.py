@@ -57,11 +57,11 @@ def told(sheet: Sheet, known: OneNumber | None, rules: MotorRules, *, counts: bo
     if known.tir_mm is not None:
         words = f"run-out {known.tir_mm:.3f} mm, {known.most.tir_mm:g} mm allowed"
         grave = known.far and sheet.facts.may_carry
-        finding = (RUNOUT_FAR if grave else RUNOUT_OVER).saying(words)
+        finding = (RUNOUT_FAR if grave else RUNOUT_OVER).worded(words)
         made.append(_Side(RUN_OUT_TOTAL, known.tir_mm, finding, known.most.tir_mm, by_rule(rules, tir_rule)))
     if known.step_mm is not None:
         words = f"step from bar to bar {known.step_mm:.4f} mm, {known.most.step_mm:g} mm allowed"
-        finding = RUNOUT_BARS.saying(words)
+        finding = RUNOUT_BARS.worded(words)
         made.append(_Side(BAR_STEP, known.step_mm, finding, known.most.step_mm, by_rule(rules, step_rule)))
     for side in made:
         yield _told(side, known.most.by, counts=counts)

@@ -110,7 +110,7 @@ def _map(sheet: Sheet, now: CopperNow, *, counts: bool) -> Iterator[Measured]:
     for saying in now.read.sayings if now.read else ():
         if saying.finding is TWO_BARS and not now.needs_bar_test:
             continue
-        found = (saying.finding.saying(saying.brief),) if saying.finding and counts else ()
+        found = (saying.finding.worded(saying.brief),) if saying.finding and counts else ()
         standing = standing_of(False if found else None)
         yield value_of(BAR_MAP, saying.words, standing, findings=found, rests_on=(*saying.rules, *_OF_MAP))
     if whole_map.still_burnt(sheet):
@@ -177,13 +177,13 @@ def _turned(sheet: Sheet, run: RunOut) -> Iterator[Finding]:
         return
     words = f"run-out {run.tir_mm:.3f} mm, {run.tir_limit_mm:g} mm allowed"
     if run_out_grade(run, carries=sheet.facts.may_carry) == "stop":
-        yield RUNOUT_FAR.saying(words)
+        yield RUNOUT_FAR.worded(words)
     elif run.cause in ("set-up", "off centre"):
-        yield (RUNOUT_SET_UP if run.cause == "set-up" else RUNOUT_SEATS).saying(words)
+        yield (RUNOUT_SET_UP if run.cause == "set-up" else RUNOUT_SEATS).worded(words)
         if run.bars_out:
-            yield RUNOUT_BARS.saying(run.words.split("; beside it ")[-1])
+            yield RUNOUT_BARS.worded(run.words.split("; beside it ")[-1])
     else:
-        yield (RUNOUT_BARS if run.cause == "bars" else RUNOUT_OVER).saying(words)
+        yield (RUNOUT_BARS if run.cause == "bars" else RUNOUT_OVER).worded(words)
 
 
 def _bar_test(now: CopperNow) -> Iterator[Measured]:
@@ -196,12 +196,12 @@ def _bar_test(now: CopperNow) -> Iterator[Measured]:
     found = [
         (
             BARTEST_SUSPECT if f.kind == "feed" else BARTEST_OPEN if f.kind in ("open", "riser") else BARTEST_SHORT
-        ).saying(f.words)
+        ).worded(f.words)
         for f in tested.faults
     ]
     odd = [*tested.unexplained, *tested.suspect]
     if odd:
-        found.append(BARTEST_SUSPECT.saying(f"suspect at reading {', '.join(map(str, odd[:_MOST_BARS]))}"))
+        found.append(BARTEST_SUSPECT.worded(f"suspect at reading {', '.join(map(str, odd[:_MOST_BARS]))}"))
     far = [(abs(x), n, x) for n, x in enumerate(tested.deviations, start=1) if x is not None]
     off = [(n, x) for _, n, x in sorted(far, reverse=True) if n in (*tested.high, *tested.low, *tested.suspect)]
     nearest = max(far, default=(0.0, 0, 0.0))
@@ -231,11 +231,11 @@ def _to_shaft(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     where = f"from bar{'' if bar is None else f' {bar:.0f}'} to the shaft"
     found: tuple[Finding, ...] = ()
     if not shaft.passes and shaft.grade == "stop":
-        found = (WINDINGS_EARTH.saying(f"{shaft.measured_megohm:g} MΩ {where}"),)
+        found = (WINDINGS_EARTH.worded(f"{shaft.measured_megohm:g} MΩ {where}"),)
     elif not shaft.passes:
-        found = (INSULATION_AGAIN.saying(f"{where}: {shaft.again}"),)
+        found = (INSULATION_AGAIN.worded(f"{where}: {shaft.again}"),)
     elif shaft.fallen:
-        found = (INSULATION_FALLEN.saying(f"{where} fallen to {shaft.share or 0:.0%} of last time"),)
+        found = (INSULATION_FALLEN.worded(f"{where} fallen to {shaft.share or 0:.0%} of last time"),)
     yield value_of(
         BAR_SHAFT,
         f"{where}: {shaft.words}",
@@ -278,6 +278,6 @@ def _slots(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         unit="mm",
         low=least,
         basis="maker" if stated else by_rule(rules, "slot.again"),
-        off=SLOT_SHALLOW.saying(words) if shallow else None,
+        off=SLOT_SHALLOW.worded(words) if shallow else None,
         rests_on=_OF_SLOT,
     )

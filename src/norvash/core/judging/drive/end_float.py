@@ -70,7 +70,7 @@ def _held(
     """Return the end float held against a band, with the shim that brings it to the middle. Units: [mm]"""
     low, high = held
     shim = shim_mm(play, low, high)
-    off = replace(FLOAT_OUT.saying(f"{band}: {_does(shim)}"), grade=grade, stops_carried=over(play, 2 * high))
+    off = replace(FLOAT_OUT.worded(f"{band}: {_does(shim)}"), grade=grade, stops_carried=over(play, 2 * high))
     return judged(
         END_FLOAT,
         f"{band}: {_asks(shim)}",

@@ -116,15 +116,15 @@ def _against(sheet: Sheet, place: int) -> Iterator[Finding]:
     if new is None or not olds:
         return
     if left and olds[0].size != new.size:
-        yield BEARING_WRONG.saying(next(compare_numbers(new, olds[0])).words)
+        yield BEARING_WRONG.worded(next(compare_numbers(new, olds[0])).words)
         return
     points = [p for old in olds if old.size == new.size for p in compare_numbers(new, old)]
     tight = next((p.words for p in points if p.about == "clearance" and p.answer == "do not use"), "")
     if tight:
-        yield BEARING_TIGHT.saying(tight)
+        yield BEARING_TIGHT.worded(tight)
     sealed = next((p.words for p in points if p.about == "seal"), "") if left else ""
     if sealed:
-        yield BEARING_OPEN.saying(sealed)
+        yield BEARING_OPEN.worded(sealed)
 
 
 def _age(sheet: Sheet, place: int, rules: MotorRules) -> Iterator[Measured]:
@@ -142,7 +142,7 @@ def _age(sheet: Sheet, place: int, rules: MotorRules) -> Iterator[Measured]:
         words=f"{BEARINGS[place - 1]}: {why or f'{least}: it may stay'}",
         standing=standing_of(not why),
         spot=place,
-        findings=(BEARING_AGED.saying(why),) if why else (),
+        findings=(BEARING_AGED.worded(why),) if why else (),
         derived=() if share is None else (Derived("of its life", share, "share"),),
         rests_on=("bearing.hours-share", "bearing.years", *_OWN, "rated_rpm"),
     )
@@ -187,7 +187,7 @@ def _has_c3(sheet: Sheet, place: int) -> bool:
 
 def _fit(line: FitLine, place: int, pair: tuple[Field, Field], bad: Finding, rests: tuple[str, ...]) -> Measured:
     signed = "+" if bad is KIT_MISMATCH else ""
-    said = bad.saying(f"{line.words.lower()}, {line.clearance_mm:{signed}.3f} mm, {line.says}")
+    said = bad.worded(f"{line.words.lower()}, {line.clearance_mm:{signed}.3f} mm, {line.says}")
     band = f"{line.low_mm:g} to {line.high_mm:g} allowed"
     return Measured(
         id=line.id,

@@ -40,7 +40,7 @@ def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> It
         yield from end_measured(sheet, place, rules)
     yield from end_float_told(sheet, rules)
     if GEAR_DRY.seen(sheet) and _run_since(sheet, GEAR_DRY):
-        off = replace(GEAR_DRY.saying(f"{GEAR_DRY.words}, and run so"), grade="change")
+        off = replace(GEAR_DRY.worded(f"{GEAR_DRY.words}, and run so"), grade="change")
         yield Measured(id="gear-run", of=((GEAR_DRY.look, 0),), words=off.words, standing="off", findings=(off,))
     yield from _vibration(sheet, rules)
     yield from _ring(sheet, rules)
@@ -98,7 +98,7 @@ def _vibration(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         yield value_of(VIBRATION, words, "not judged", value=shake, unit="mm/s", rests_on=("vibration.large",))
         return
     words, fine = f"vibration {shake:g} mm/s, {shaken.words}", shaken.grade == "fit"
-    off = replace((VIBRATION_WATCH if shaken.grade == "watch" else VIBRATION_HIGH).saying(words), grade=shaken.grade)
+    off = replace((VIBRATION_WATCH if shaken.grade == "watch" else VIBRATION_HIGH).worded(words), grade=shaken.grade)
     yield judged(
         VIBRATION,
         words,
@@ -128,7 +128,7 @@ def _ring(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         low=100 * low,
         high=100 * high,
         basis=by_rule(rules, "ring.squeeze-low", "ring.squeeze-high"),
-        findings=() if fine else (RING_SQUEEZE.saying(words),),
+        findings=() if fine else (RING_SQUEEZE.worded(words),),
         rests_on=("ring.squeeze-low", "ring.squeeze-high"),
     )
 
@@ -149,7 +149,7 @@ def _pinion(sheet: Sheet) -> Iterator[Measured]:
     right = high is not None and within(low, gap, high) and gap > 0
     band = f"{words}, {low:g} to {high or 0:g} mm by the maker{'' if right else ': set it'}"
     said = f"{words}: it strikes its stop, set it" if high is None else band
-    off = (PINION_UNDER if under(gap, low) or not gap else PINION_OFF).saying(said)
+    off = (PINION_UNDER if under(gap, low) or not gap else PINION_OFF).worded(said)
     yield judged(
         PINION_GAP,
         said,
@@ -177,6 +177,6 @@ def _solenoid(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         low=0.0,
         high=most,
         basis=by_rule(rules, rule),
-        off=None if fine else SOLENOID_BAD.saying(words),
+        off=None if fine else SOLENOID_BAD.worded(words),
         rests_on=(rule, "solenoid.heavy", "rated_v"),
     )

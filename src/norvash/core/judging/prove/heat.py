@@ -41,7 +41,7 @@ def heat_told(sheet: Sheet, points: Sequence[Point], rules: MotorRules) -> Itera
         return
     if most is not None:
         words = f"{rise:g} K over the air, at most {most:g} K"
-        off = RUN_HOT.saying(f"hotter than allowed: {words}") if over(rise, most) else None
+        off = RUN_HOT.worded(f"hotter than allowed: {words}") if over(rise, most) else None
         yield told(f"{words}.", right=True, off=off, value=rise, unit="K", low=0.0, high=most, basis="its windings")
     elif _stated_only(sheet.facts):
         yield unsure(f"{rise:g} K over the air; what is allowed is not known.", value=rise, unit="K")
@@ -68,7 +68,7 @@ def _by_usual(rise: float, rules: MotorRules) -> Measured:
     most = rules["case.plan"]
     words = f"{rise:g} K over the air, up to {most:g} K is usual"
     grade = _grade(rise, rules)
-    off = replace(RUN_HOT.saying(f"hotter than usual: {words}"), grade=grade) if grade is not None else None
+    off = replace(RUN_HOT.worded(f"hotter than usual: {words}"), grade=grade) if grade is not None else None
     rests_on = ("case.minutes", "case.plan", "case.change", "case.stop", "run.first-steady")
     basis = by_rule(rules, "case.plan", "case.change", "case.stop")
     return told(
@@ -96,7 +96,7 @@ def touched_told(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     if not TOUCHED.of(sheet) and over(hot, rules["touch.metal"]) and not over(hot, most):
         yield unsure(f"{hot:g} °C where it is touched: say whether that is metal.", value=hot, unit="°C")
         return
-    off = RUN_TOUCHED.saying(f"{words}") if over(hot, most) else None
+    off = RUN_TOUCHED.worded(f"{words}") if over(hot, most) else None
     yield told(
         f"{words}.", right=True, off=off, value=hot, unit="°C", high=most, basis=by_rule(rules, rule), rests_on=(rule,)
     )

@@ -123,7 +123,7 @@ def output_told(sheet: Sheet, points: Points, rules: MotorRules) -> Iterator[Mea
 
 
 def _dead(words: str) -> Measured:
-    off = OUTPUT_DEAD.saying(words)
+    off = OUTPUT_DEAD.worded(words)
     first = "Brushes, field circuit and direction first, then its residual field."
     return told(first, off=off, rests_on=("output.dead",))
 
@@ -180,8 +180,8 @@ def _shares(sheet: Sheet, rows: Sequence[_Row], rules: MotorRules) -> Iterator[M
     low = [r for r in near if under(r.share, least)]
     high = [r for r in near if over(r.share, most)]
     off = {
-        **{r: OUTPUT_LOW.saying(f"low output: {low[0].words}") for r in low},
-        **{r: OUTPUT_HIGH.saying(f"high output: {high[0].words}") for r in high},
+        **{r: OUTPUT_LOW.worded(f"low output: {low[0].words}") for r in low},
+        **{r: OUTPUT_HIGH.worded(f"high output: {high[0].words}") for r in high},
     }
     for r in rows:
         band: dict[str, Any] = {"low": least * r.plate_v, "high": most * r.plate_v, "rests_on": ("output.low", rule)}

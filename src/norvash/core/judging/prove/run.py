@@ -225,7 +225,7 @@ def _beside_plate(sheet: Sheet, volts: float, rated: float, rules: MotorRules) -
         "rests_on": (rule, "run.volts", "run.volts-stop"),
     }
     if high:
-        off = replace(RUN_VOLTS.saying(high), grade=_over_plate_grade(volts / rated, sheet, rules))
+        off = replace(RUN_VOLTS.worded(high), grade=_over_plate_grade(volts / rated, sheet, rules))
         return told(f"{high}: set the supply.", off=off, **of)
     words = f"{volts:g} V, of the plate's {rated:g} V"
     if _short_of_volts(sheet, volts, rules):
@@ -249,7 +249,7 @@ def _heavy(sheet: Sheet, points: tuple[Point, ...], rules: MotorRules) -> Iterat
     if under(amps / rated, rules["run.amps-change"]):
         return
     words = f"{amps:g} A, {amps / rated:.1f} times the {rated:g} A of its plate"
-    off = replace(RUN_HEAVY.saying(words), grade="change" if under(amps / rated, rules["run.amps-stop"]) else "stop")
+    off = replace(RUN_HEAVY.worded(words), grade="change" if under(amps / rated, rules["run.amps-stop"]) else "stop")
     most, basis = rules["run.amps-change"] * rated, f"plate; {by_rule(rules, 'run.amps-change')}"
     yield told(f"{words}.", off=off, value=amps, unit="A", high=most, basis=basis)
 
@@ -261,9 +261,9 @@ def _sparks(points: tuple[Point, ...], rules: MotorRules) -> Iterator[Measured]:
     most, words = rules["run.sparks"], dict(SPARKS.choices)[str(worst)]
     off = None
     if not under(worst, rules["run.shut-down"]):
-        off = RUN_SPARKING.saying(f"sparks {words}")
+        off = RUN_SPARKING.worded(f"sparks {words}")
     elif over(worst, most):
-        off = RUN_SPARKS.saying(f"sparks {words}")
+        off = RUN_SPARKS.worded(f"sparks {words}")
     yield told(
         f"Sparks {words}; up to {most:g} is right.",
         right=True,

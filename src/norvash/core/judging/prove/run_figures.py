@@ -174,7 +174,7 @@ def slower_told(facts: Facts, rpm: float | None, rules: MotorRules) -> Iterator[
     yield told(
         f"{words}; look at contact, supply and load.",
         right=True,
-        off=RUN_SPEED.saying(f"slower than usual: {words}") if bad else None,
+        off=RUN_SPEED.worded(f"slower than usual: {words}") if bad else None,
         value=rpm,
         unit="r/min",
         low=(1 - rules["run.finding"]) * usual,
@@ -190,10 +190,10 @@ def figures_told(sheet: Sheet, at: Point, rules: MotorRules) -> Iterator[Measure
         return
     amps, rpm = held_amps(sheet, at, rules), held_rpm(sheet, at, rules)
     both = _BOTH.get((amps.where, rpm.where)) if amps is not None and rpm is not None else None
-    joint = both.saying(f"{both.words}: {amps.words} at {rpm.words}") if both and amps and rpm else None
+    joint = both.worded(f"{both.words}: {amps.words} at {rpm.words}") if both and amps and rpm else None
     for one, alone, what in ((amps, RUN_AMPS, "current"), (rpm, RUN_SPEED, "speed")):
         if one is not None:
-            yield from one.measured(joint or alone.saying(f"{what} {_WORDS[one.where]}: {one.words}"))
+            yield from one.measured(joint or alone.worded(f"{what} {_WORDS[one.where]}: {one.words}"))
 
 
 def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) -> Iterator[Measured]:
@@ -205,7 +205,7 @@ def baseline_told(sheet: Sheet, at: Point, base: Baseline, rules: MotorRules) ->
         yield unsure(f"At its own baseline, sheet {base.sheet}, it had {base.volts:g} V: not compared.")
         return
     every = [*_beside_baseline(sheet, at, base, rules)]
-    off = RUN_BASELINE.saying("; ".join(said for said, _, bad in every if bad))
+    off = RUN_BASELINE.worded("; ".join(said for said, _, bad in every if bad))
     for said, m, bad in every:
         words = f"{said[0].upper()}{said[1:]}."
         yield replace(m, words=words, standing="off" if bad else "right", findings=(off,) if bad else ())

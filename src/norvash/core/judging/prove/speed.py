@@ -119,7 +119,7 @@ def speed_told(facts: Facts, points: Sequence[Point], rules: MotorRules, *, free
             yield unsure(words, value=fast, unit="r/min")
         return
     words = f"{grouped(fast)} r/min, at most {grouped(most.rpm)}, {most.why}"
-    off = RUN_OVERSPEED.saying(f"faster than it may turn: {words}") if over(fast, most.rpm) else None
+    off = RUN_OVERSPEED.worded(f"faster than it may turn: {words}") if over(fast, most.rpm) else None
     of: dict[str, Any] = {"value": fast, "unit": "r/min", "low": 0.0, "high": most.rpm}
     yield told(f"{words}.", right=True, off=off, rests_on=_PERMITTED, **of)
 
@@ -164,9 +164,9 @@ def _driven_fast(fast: float, facts: Facts, rules: MotorRules) -> Iterator[Measu
         yield told(f"{words}.", value=fast, unit="r/min")  # its permitted speed says so itself
         return
     if stated is None and over(fast, stop * rated):
-        off = RUN_OVERSPEED.saying(f"driven faster than it may turn: {words}, over {stop:g} times")
+        off = RUN_OVERSPEED.worded(f"driven faster than it may turn: {words}, over {stop:g} times")
     elif over(fast, plan * rated):
-        off = RUN_SPEED.saying(f"driven too fast: {words}; set the drive")
+        off = RUN_SPEED.worded(f"driven too fast: {words}; set the drive")
     yield told(f"{words}.", right=True, off=off, basis=by_rule(rules, *rule), rests_on=rule, **of)
 
 
@@ -187,9 +187,9 @@ def _unloaded(fast: float, plate: SpeedPlate, rules: MotorRules) -> Iterator[Mea
         return
     off = None
     if judged.grade == "stop" and plate.permitted_rpm is None:
-        off = RUN_OVERSPEED.saying(f"faster than it may turn: {judged.words}")
+        off = RUN_OVERSPEED.worded(f"faster than it may turn: {judged.words}")
     elif judged.grade in ("plan", "stop"):
-        off = RUN_SPEED.saying(f"too fast without load: {judged.words}; weak field, or a wrong part")
+        off = RUN_SPEED.worded(f"too fast without load: {judged.words}; weak field, or a wrong part")
     yield told(f"{judged.words}.", right=True, off=off, **of)
 
 
@@ -204,12 +204,12 @@ def current_told(facts: Facts, points: Sequence[Point], rules: MotorRules) -> It
     words = f"{amps:g} A without load, {amps / plate:.0%} of its plate's {plate:g} A"
     of: dict[str, Any] = {"value": amps, "unit": "A", "low": 0.0}
     if over(amps, plate):
-        off = RUN_OVERLOAD.saying(f"more current without load than its plate allows with it: {words}")
+        off = RUN_OVERLOAD.worded(f"more current without load than its plate allows with it: {words}")
         yield told(f"{words}.", off=off, high=plate, basis="plate", **of)
     elif USUAL_NOLOAD_A.of(figures) is None and NOLOAD_A_MOST.of(figures) is None:
         power = RATED_W.stated(figures)
         most = unloaded_share(power, rules, heavy=facts.motor_class in _HEAVY)
         rule = ("noload.large", "noload.small")
-        said = RUN_AMPS.saying(f"much current without load: {words}") if over(amps, most * plate) else None
+        said = RUN_AMPS.worded(f"much current without load: {words}") if over(amps, most * plate) else None
         of |= {"high": most * plate, "basis": f"share of its plate; {by_rule(rules, *rule)}", "rests_on": rule}
         yield told(f"{words}, up to {most:.0%} is usual.", right=True, off=said, **of)

@@ -80,7 +80,7 @@ def _earth(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
             low=0.0,
             high=most,
             basis=by_rule(rules, "earth.ohm"),
-            off=EARTH_OPEN.saying(words) if high else None,
+            off=EARTH_OPEN.worded(words) if high else None,
             rests_on=(*("earth.ohm", "protection"), *(_OF_CORD if cord is not None else ())),
         )
 
@@ -103,7 +103,7 @@ def _field(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         return
     weak = judged.answer == "weak"
     standing: Standing = "not judged" if judged.answer == "not judged" else standing_of(not weak)
-    off = (FIELD_WEAK.saying(f"{judged.words}: no power under {rules['field.least']:.0%}"),) if weak else ()
+    off = (FIELD_WEAK.worded(f"{judged.words}: no power under {rules['field.least']:.0%}"),) if weak else ()
     yield value_of(
         FIELD_I,
         f"{judged.words}.",
@@ -128,7 +128,7 @@ def _brake(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         value=held,
         low=least,
         basis=by_rule(rules, "brake.held"),
-        off=BRAKE_SLIPS.saying(words) if slips else None,
+        off=BRAKE_SLIPS.worded(words) if slips else None,
         rests_on=("brake.held",),
     )
 
@@ -143,7 +143,7 @@ def _on_stop(sheet: Sheet) -> Iterator[Measured]:
     taken = taken_on_stop(sheet)
     if taken:
         more = f", and {len(taken) - 1} more" if len(taken) > 1 else ""
-        off = RUN_ON_STOP.saying(f"taken while a stop stood: {taken[0].typed}{more}")
+        off = RUN_ON_STOP.worded(f"taken while a stop stood: {taken[0].typed}{more}")
         places = tuple((ON_STOP.id, place) for place in ON_STOP.places(sheet))
         yield Measured(id=ON_STOP.id, of=places, words=off.words, standing="off", findings=(off,))
 

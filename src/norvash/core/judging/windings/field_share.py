@@ -38,10 +38,10 @@ def field_share_told(sheet: Sheet, rules: MotorRules) -> Measured | None:
     off: Finding | None = None
     if over(share, high):
         words += ": measure it coil by coil"
-        off = FIELD_MUCH.saying(words)
+        off = FIELD_MUCH.worded(words)
     elif under(share, low):
         words += ": nearly open"
-        off = FIELD_THIN.saying(words)
+        off = FIELD_THIN.worded(words)
     return judged(
         FIELD_WHOLE,
         words,

@@ -137,13 +137,13 @@ def _insulation(found: Insulation, place: int, sheet: Sheet, rules: MotorRules) 
 def _off(found: Insulation) -> tuple[Finding, ...]:
     first = found.words.split(";")[0]
     if found.again:
-        return (INSULATION_AGAIN.saying(f"insulation {found.measured_megohm:.3g} MΩ, {found.again}"),)
+        return (INSULATION_AGAIN.worded(f"insulation {found.measured_megohm:.3g} MΩ, {found.again}"),)
     if found.grade == "stop":
-        return (INSULATION_LOW.saying(f"insulation {first}"),)
+        return (INSULATION_LOW.worded(f"insulation {first}"),)
     if found.fallen:
         words = f"insulation fallen to {found.share or 0:.0%} of last time, {first}"
-        return (replace(INSULATION_FALLEN.saying(words), grade=found.grade),)
-    return (INSULATION_MIDDLING.saying(f"insulation {first}"),) if found.grade == "watch" else ()
+        return (replace(INSULATION_FALLEN.worded(words), grade=found.grade),)
+    return (INSULATION_MIDDLING.worded(f"insulation {first}"),) if found.grade == "watch" else ()
 
 
 def _indexes(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
@@ -153,7 +153,7 @@ def _indexes(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         if index is None:
             continue
         words = f"polarization index {index.words}"
-        off = () if index.grade == "fit" else (_OF_INDEX[index.grade].saying(words),)
+        off = () if index.grade == "fit" else (_OF_INDEX[index.grade].worded(words),)
         of = "" if place == 0 else f", {CIRCUITS[circuit_at(sheet, place)]}:"
         yield Measured(
             id="polarization",
@@ -175,7 +175,7 @@ def _indexes(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
 def _coils(field: Field, coils: Coils, of: str, rules: MotorRules) -> Iterator[Measured]:
     """Yield each coil, and what all of them are: one life names all that are alike. Source: rules field.*"""
     found = {
-        state: replace(f.saying(f"{of[0].lower()}{of[1:]}: {coils.said(*states)}"), grade=_grave(coils, states))
+        state: replace(f.worded(f"{of[0].lower()}{of[1:]}: {coils.said(*states)}"), grade=_grave(coils, states))
         for f, states in _OF_COILS
         for state in states
         if coils.of(*states)
@@ -249,7 +249,7 @@ def _growler(sheet: Sheet) -> Iterator[Measured]:
         of=of,
         words="; ".join((f"{words[0].upper()}{words[1:]}", *bars)),
         standing="off",
-        findings=(WINDINGS_GROWLER.saying(words),),
+        findings=(WINDINGS_GROWLER.worded(words),),
     )
 
 
@@ -258,7 +258,7 @@ def _heat(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     for by, heat in heats_now(sheet, rules):
         field = WINDING_C if by == "thermometer" else HOT_OHM
         judged = heat.grade != "fit" or (heat.most_k is not None and AIR_C.of(sheet) is not None)
-        off = replace(WINDINGS_HOT.saying(f"too hot: {heat.words}"), grade=heat.grade)
+        off = replace(WINDINGS_HOT.worded(f"too hot: {heat.words}"), grade=heat.grade)
         yield value_of(
             field,
             f"{heat.words[0].upper()}{heat.words[1:]}",
@@ -277,5 +277,5 @@ def _chain(chain: Pick, words: str, sheet: Sheet) -> Iterator[Measured]:
     answer = chain.of(sheet)
     if answer:
         said = f"{words} {answer}, should not be" if answer != "right" else f"{words} as it should be"
-        off = (CHAIN_DEAD.saying(said),) if answer != "right" else ()
+        off = (CHAIN_DEAD.worded(said),) if answer != "right" else ()
         yield value_of(chain, f"{said[0].upper()}{said[1:]}", standing_of(not off), findings=off)

@@ -27,7 +27,7 @@ def withstood(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         more = "broke down" if broke else f"it had only {volts:g} V" if short else "held" if held else "not held yet"
         to = "" if asked is None else f": {asked:g} V a.c. for one minute, once"
         read = [(f.id, place) for f in (WITHSTAND_AFTER, WITHSTAND_V, WITHSTAND) if f.given(sheet, place)]
-        off = WITHSTAND_BROKE.saying(f"broke down in the withstand test{at}")
+        off = WITHSTAND_BROKE.worded(f"broke down in the withstand test{at}")
         yield Measured(
             id="withstood",
             of=tuple(read),

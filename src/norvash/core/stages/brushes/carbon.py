@@ -270,4 +270,4 @@ FIELDS: tuple[Field, ...] = (
 
 def worn_set(grade: Grade) -> Finding:
     """Return the finding that a set's own length, use or table stands for."""
-    return replace(SET_WORN.saying(f"worn: {WORDS[grade].lower()}"), grade=grade)
+    return replace(SET_WORN.worded(f"worn: {WORDS[grade].lower()}"), grade=grade)
