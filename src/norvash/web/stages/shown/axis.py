@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from typing import TypedDict
 
-from norvash.core.sheet.field import Tick
+from norvash.core.sheet.field import Field, Tick
 from norvash.core.sheet.given import Given
 from norvash.core.stages.axis import BEARING, at_field, at_finding, looked, on
 from norvash.core.stages.catalogue import STAGE_BY_ID
@@ -15,6 +15,7 @@ from norvash.web.drawn.axis import AxisDrawn, Name, axis_drawn
 from norvash.web.stages.shown.at import At
 from norvash.web.stages.shown.fields import Entry, Group, entry
 from norvash.web.stages.shown.lives import LifeShown, lives_shown
+from norvash.work.reading.sheet_now import SheetNow
 
 
 class Together(TypedDict):
@@ -100,6 +101,14 @@ def _chosen(at: At, numbered: dict[int, PartNow], own: list[int]) -> int:
         return refused or at.position
     graver = [n for n in own if numbered[n].state == "found"]
     return next((n for n in own if numbered[n].to_look_at), (graver or own)[0])
+
+
+def part_of_field(shown: SheetNow, field: Field) -> str:
+    """Return how an address opens the part at which a field stands, empty where its stage is not walked by parts."""
+    parts = parts_now(shown.visit)
+    named = {p.part.id: p.part for p in parts}
+    part = on(at_field(field, 0), named)
+    return next((f"?position={n}" for n, p in enumerate(parts, start=1) if part and p.part.id == part), "")
 
 
 def _refused(at: At, numbered: dict[int, PartNow]) -> int:

@@ -4,10 +4,12 @@ from dataclasses import dataclass
 
 from norvash.core.sheet.gate import Gate, GateNow, Step
 from norvash.core.sheet.held import Held
+from norvash.core.stages.catalogue import STAGE_BY_ID
 from norvash.core.stages.gates import COMPETENT, POWER, SAFE, usual_method, usual_run
 from norvash.core.visit.gate_ticked import asked_at, is_undone, ticked
 from norvash.core.visit.gating import HELD, gate_now, may_be_waived
 from norvash.core.visit.walk import stages_of
+from norvash.web.stages.shown.axis import part_of_field
 from norvash.web.stages.shown.fields import Entry, entry
 from norvash.work.reading.sheet_now import SheetNow
 
@@ -33,10 +35,10 @@ class HowShown:
 
 @dataclass(frozen=True, slots=True)
 class HeldShown:
-    """What holds a gate: in words, the stage at which it is settled, and its waiver where somebody may waive it."""
+    """What holds a gate: in words, where on the sheet it is settled, and its waiver where somebody may waive it."""
 
     words: str
-    stage: str
+    at: str
     waive: Entry | None
 
 
@@ -79,7 +81,9 @@ def gate_shown(gate: Gate, shown: SheetNow) -> GateShown:
 def _held(hold: Held, stage_id: str, shown: SheetNow) -> HeldShown:
     """Return what holds a gate, with its waiver where somebody may waive it."""
     waiver = hold.waiver if may_be_waived(hold, shown.visit) else None
-    return HeldShown(hold.words, stage_id, entry(shown, waiver) if waiver is not None else None)
+    settled = next((f for f in hold.read if f in STAGE_BY_ID[stage_id].all_fields), None)
+    at = stage_id if settled is None else f"{stage_id}{part_of_field(shown, settled)}#entry-{entry(shown, settled).key}"
+    return HeldShown(hold.words, at, entry(shown, waiver) if waiver is not None else None)
 
 
 def _how(gate: Gate, shown: SheetNow) -> HowShown | None:
