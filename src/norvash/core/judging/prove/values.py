@@ -1,6 +1,6 @@
 """What was measured before and at the proof run: earth, field, brake, and the run figure by figure."""
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterator
 from dataclasses import replace
 
 from norvash.core.edges import over, under
@@ -154,10 +154,12 @@ def _run(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     """
     run = judge_run(sheet, rules)
     counts = list(run.found)
-    for subject, told in told_of(sheet, run.points, run.at, rules):
-        of = _anchor(sheet, subject)
-        if of is not None:
-            yield from _subject(subject, of, told, counts)
+    for about, told in told_of(sheet, run.points, run.at, rules):
+        for m in told:
+            subject = _BY_UNIT.get(m.unit, about)
+            of = _anchor(sheet, subject)
+            if of is not None:
+                yield _subject(subject, of, m, counts)
 
 
 def _anchor(sheet: Sheet, subject: str) -> tuple[str, int] | None:
@@ -165,10 +167,14 @@ def _anchor(sheet: Sheet, subject: str) -> tuple[str, int] | None:
     return next(((f.id, n) for f in (_AT[subject], *POINT, RUN_C) for n in reversed(f.places(sheet))), None)
 
 
-def _subject(subject: str, of: tuple[str, int], told: Iterable[Measured], counts: list[Finding]) -> Iterator[Measured]:
+# A figure is said as what it is, whatever it is held against: a speed beside the current of a plate, a current beside
+# the speed of a baseline.
+_BY_UNIT = {"A": "amps", "r/min": "rpm"}
+
+
+def _subject(subject: str, of: tuple[str, int], m: Measured, counts: list[Finding]) -> Measured:
     rests = _OF_HEAT if subject == "heat" else _OF_RUN
-    for m in told:
-        found = tuple(f for f in m.findings if f in counts)
-        standing: Standing = "recorded" if m.findings and not found else m.standing
-        rests_on = (*m.rests_on, *(rests if subject != "touched" else ()))
-        yield replace(m, id=f"run {subject}", of=(of,), standing=standing, findings=found, rests_on=rests_on)
+    found = tuple(f for f in m.findings if f in counts)
+    standing: Standing = "recorded" if m.findings and not found else m.standing
+    rests_on = (*m.rests_on, *(rests if subject != "touched" else ()))
+    return replace(m, id=f"run {subject}", of=(of,), standing=standing, findings=found, rests_on=rests_on)
