@@ -101,6 +101,12 @@ def test_enter_goes_from_the_heading_to_the_first_field_and_a_reading_is_typed_t
     expect(brush(ines, "B")).to_be_focused()
     expect_all_kept(ines)
     expect(brush(ines, "A")).to_have_value("19.4")
+    ines.goto(f"/sheets/{sheet}/call-in")
+    ines.goto(f"/sheets/{sheet}/brushes#stage-title")
+    press(ines, "1", "9", ".", "2", "Enter")
+    expect_all_kept(ines)
+    expect(brush(ines, "A")).to_have_value("19.4")
+    expect(brush(ines, "B")).to_have_value("19.2")
     ines.goto(f"/sheets/{sheet}/drive#stage-title")
     press(ines, "Enter", "Enter")
     assert ines.get_by_role("button", pressed=True).count() == 0, "nothing is claimed"
