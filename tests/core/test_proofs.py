@@ -16,11 +16,11 @@ def proofs_of(finding: Finding) -> tuple[str, ...]:
         return ("the answer that it is gone",)
     told = [f.label.lower() for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look]
     made = []
-    if finding.of_brush and not finding.proof:
+    if "of-brush" in finding.kinds and not finding.proof:
         made.append("the first reading of another brush")
     if told and finding.proof in ("", "value", "any"):
         made.append(f"a new value: {', '.join(dict.fromkeys(told))}")
-    by_look = finding.id in SEEN or not (told or finding.of_brush)
+    by_look = finding.id in SEEN or not (told or "of-brush" in finding.kinds)
     if finding.proof == "inside":
         made.append("a fresh look, once its figures find it no more")
     if finding.proof in ("look", "any") or (by_look and not finding.proof):

@@ -15,7 +15,7 @@ from norvash.core.sheet.finding import Finding
 from norvash.core.stages.catalogue import FIELDS, FINDINGS, TASKS
 from whole import assert_nothing_moved
 
-FLAGS = ("grade", "never_runs", "ends_in_cut", "of_brush", "holds_brush", "by_test", "shows")
+KINDS = ("never-runs", "ends-in-cut", "of-brush", "holds-brush", "by-test")
 MARKS = ("needs", "per", "whole", "judged", "after_work", "work", "compared", "marks", "record", "classes")
 
 
@@ -29,7 +29,7 @@ def plain(value: object) -> object | None:
         made = [plain(x) for x in value]
         return None if None in made else made
     if isinstance(value, Mapping):
-        held = {str(k): plain(x) for k, x in value.items()}
+        held = {k.id if isinstance(k, Finding) else str(k): plain(x) for k, x in value.items()}
         return None if None in held.values() else held
     return None
 
@@ -53,7 +53,8 @@ def declared(field: Field) -> list[object]:
 
 
 def graded(finding: Finding) -> list[object]:
-    return [finding.id, *(plain(getattr(finding, f) or "") for f in FLAGS), [t.id for t in finding.tasks]]
+    kinds = [k in finding.kinds or "" for k in KINDS]
+    return [finding.id, finding.grade, *kinds, plain(finding.shows or ""), [t.id for t in finding.tasks]]
 
 
 def test_no_flag_or_weight_of_a_declaration_moves() -> None:

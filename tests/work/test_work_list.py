@@ -64,7 +64,7 @@ def test_a_task_takes_the_minutes_of_its_plan_everywhere(
         assert stage == "rework" or f"about {minutes_words(minutes_left(on.values()))} of work" in page
 
 
-WAYS = [f for f in FINDINGS.values() if f.one_of and f.look in FIELD_BY_ID]
+WAYS = [f for f in FINDINGS.values() if "one-of" in f.kinds and f.look in FIELD_BY_ID]
 
 
 @pytest.mark.parametrize("finding", WAYS, ids=lambda f: f.id)

@@ -69,7 +69,7 @@ def full_visit(db: Path, motor: str) -> str:
         lengths = {position: f"{20 + position / 10:.1f}" for position in range(1, _ON_BRUSHES + 1)}
         for position, length in lengths.items():
             record(conn, act(), sheet, position=position, text=length)
-        seen = [f for f in BY_SIGHT.values() if f.grave and not f.of_brush][:_PER_BRUSH]
+        seen = [f for f in BY_SIGHT.values() if f.grave and "of-brush" not in f.kinds][:_PER_BRUSH]
         for position in lengths:
             for finding in seen:
                 note(conn, act(), sheet, position, finding.id)

@@ -26,7 +26,7 @@ Ground = Mapping[str, float | str]
 def by_figure(finding: Finding) -> bool:
     """Tell whether a finding rests on a rule or a figure: it is not only seen."""
     told = any(not isinstance(f, Pick | Tick) for f in TOLD_BY.get(finding.id, ()))
-    return told or finding.stops_carried or bool(finding.rests_on)
+    return told or "stops-carried" in finding.kinds or bool(finding.rests_on)
 
 
 def grounds_of(
@@ -70,7 +70,7 @@ def _ground(
     finding: Finding, measured: Iterable[str], figures: Figures, traced: MotorRules
 ) -> Iterator[tuple[str, float | str]]:
     asked = sorted(traced.asked)
-    for name in (*(measured or finding.rests_on), *((HANGS_LOAD.name,) if finding.stops_carried else ())):
+    for name in (*(measured or finding.rests_on), *((HANGS_LOAD.name,) if "stops-carried" in finding.kinds else ())):
         yield from _valued([i for i in asked if i.startswith(name)] if name.endswith(".") else [name], figures, traced)
 
 

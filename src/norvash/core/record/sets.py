@@ -116,7 +116,7 @@ def _gone_with(record: Record, new: Mapping[int, bool]) -> tuple[KeptLife, ...]:
     for life in record.lives:
         touched = every if life.position == 0 else life.position in new
         known = all(new.values()) if life.position == 0 else new.get(life.position, False)
-        if not life.finding.of_brush or not touched:
+        if "of-brush" not in life.finding.kinds or not touched:
             made.append(life)
         elif not known:
             made.append(replace(life, state="done not proven"))

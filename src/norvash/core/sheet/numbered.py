@@ -24,7 +24,7 @@ def numbered(kind: str, number: int) -> str:
 
 def place_of(finding: Finding, position: int, labels: Mapping[int, str]) -> str:
     """Return where a finding is: the set, one of several by its number, a brush, else its part."""
-    if finding.of_set:
+    if "of-set" in finding.kinds:
         return "The set"
     if finding.per == "side" and position:
         return f"{numbered(finding.per, position).capitalize()} terminal"

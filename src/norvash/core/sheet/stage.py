@@ -77,7 +77,7 @@ class Stage:
         those that a test may show although nothing was seen.
         """
         seen = dict.fromkeys(f.shows[0] for f in self.looked if f.shows)
-        by_test = {f.shows[0] for f in self.looked if f.shows and f.by_test}
+        by_test = {f.shows[0] for f in self.looked if f.shows and "by-test" in f.kinds}
         return tuple(sign for sign in seen if sign not in by_test)
 
     @cached_property

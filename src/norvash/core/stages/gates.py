@@ -43,7 +43,7 @@ _SERVICE = (
 
 def unfit(noted: Iterable[tuple[int, Finding]]) -> Finding | None:
     """Return the first of what was found on a motor with which nothing runs, None where nothing forbids it."""
-    return next((f for _, f in noted if f.never_runs), None)
+    return next((f for _, f in noted if "never-runs" in f.kinds), None)
 
 
 def usual_run(facts: Facts) -> str:

@@ -31,7 +31,7 @@ FINDINGS = (
         "no power: wire them as the drawing shows",
         HOLDERS,
         WIRE_BOXES,
-        before_power=True,
+        kinds={"before-power"},
         cause="wiring",
     ),
 )

@@ -96,7 +96,7 @@ class Round:
         """Return the positions at which the brush does not follow its wear: its reading proves nothing, until it is
         measured again as it was left.
         """
-        return frozenset(n for n, f in self.seen if f.holds_brush and n not in self.left)
+        return frozenset(n for n, f in self.seen if "holds-brush" in f.kinds and n not in self.left)
 
     @property
     def proving(self) -> "Round":

@@ -99,7 +99,7 @@ def work_done(tasks: Mapping[Task, tuple[Given, ...]], finding: Finding | None =
         for task, given in tasks.items()
         if not task.looks
         and any(g.word != DONE for g in given)
-        and (finding is None or task in finding.tasks or (finding.of_brush and task is FIT_SET))
+        and (finding is None or task in finding.tasks or ("of-brush" in finding.kinds and task is FIT_SET))
     ]
     return tuple(dict.fromkeys(words for _, words in sorted(said, key=lambda s: s[0])))
 
@@ -229,7 +229,9 @@ def worked_on(finding: Finding, position: int, sheet: Sheet, new: Mapping[int, b
     """
     both = (finding, *(f for f in FINDINGS.values() if f.ends == finding.id))
     asked = {t for f in both for t in f.mended_by or f.tasks}
-    return (finding.of_brush and position in new) or any(t in asked for t in done_tasks(sheet) if not t.looks)
+    return ("of-brush" in finding.kinds and position in new) or any(
+        t in asked for t in done_tasks(sheet) if not t.looks
+    )
 
 
 def sight_of(field: Field, tasks: Iterable[Task], new: Mapping[int, bool], place: int = 0) -> Sight:

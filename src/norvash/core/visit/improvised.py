@@ -21,7 +21,11 @@ def may_be_improvised(finding: Finding) -> bool:
     """
     told = [f for f in TOLD_BY.get(finding.id, ()) if isinstance(f, Quantity | Column) and f.id != finding.look]
     beside = finding.part.outside or finding.part is RUN or finding.id == WINDINGS_BINDING.id
-    return finding.grade == "stop" and bool(told) and not (beside or finding.bars_tests or finding.of_brush)
+    return (
+        finding.grade == "stop"
+        and bool(told)
+        and not (beside or "bars-tests" in finding.kinds or "of-brush" in finding.kinds)
+    )
 
 
 def key_of(finding: Finding, position: int) -> str:

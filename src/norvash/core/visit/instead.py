@@ -23,7 +23,11 @@ def instead(finding: Finding) -> tuple[Task, ...]:
 @cache
 def _instead(finding_id: str) -> tuple[Task, ...]:
     known = FINDINGS.get(finding_id)
-    main = next((t for t in known.tasks if not t.looks), None) if known is not None and not known.one_of else None
+    main = (
+        next((t for t in known.tasks if not t.looks), None)
+        if known is not None and "one-of" not in known.kinds
+        else None
+    )
     if known is None or main is None or main is CLEAN_TRACK:  # the least that can be done: nothing larger stands for it
         return ()
     made = [TASKS[i] for i in main.within]
@@ -34,7 +38,7 @@ def _instead(finding_id: str) -> tuple[Task, ...]:
 
 def ways_of(finding: Finding) -> tuple[Task, ...]:
     """Return the tasks of which one may be named where something is decided: its ways, or what may stand instead."""
-    return finding.tasks if finding.one_of else instead(finding)
+    return finding.tasks if "one-of" in finding.kinds else instead(finding)
 
 
 def done_instead(finding: Finding, decided: Given | None) -> tuple[Task, ...]:

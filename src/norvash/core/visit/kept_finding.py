@@ -36,8 +36,7 @@ def kept_finding(name: str, *, words: str = "", grade: Grade | None = None, part
         decision="look at the whole part",
         part=of,
         tasks=renewing(of) if kept_grade == "stop" else (),
-        never_runs=kept_grade == "stop",
-        before_power=True,
+        kinds={"never-runs", "before-power"} if kept_grade == "stop" else {"before-power"},
         known=False,
         per=per,
     )

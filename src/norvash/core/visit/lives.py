@@ -142,11 +142,11 @@ class _Visit(VisitRead):
     def _ended(self, life: Life) -> Life:
         """Return a life with its state."""
         done = max((g.at for g in life.done), default=self.sheet.at)
-        since = life.finding.of_set or any(g.at >= done for g in life.proof)
+        since = "of-set" in life.finding.kinds or any(g.at >= done for g in life.proof)
         again = self._still(life) and bool(life.done) and since and not self.waits(life)
         state = self._state(life, again=again) if life.finding.known else self._state_of_unknown(life)
         # What a set states that came at this visit was never measured before.
-        new = life.came and life.finding.of_set
+        new = life.came and "of-set" in life.finding.kinds
         again = again and state == "open" and not new
         return replace(life, state=state, measured_again=again, right_again=self._right_again(life) and not again)
 
@@ -220,9 +220,9 @@ class _Visit(VisitRead):
         """Tell whether something proves it: a measurement that answered it, a new brush, a fresh look, a new value."""
         if life.finding.id in self.told.answered or self.ended_by_sight(life):
             return True
-        if life.finding.of_brush and not life.finding.proof and self.new_at(life):
-            return life.at not in self.now or not life.finding.of_set
-        lengths = life.finding.of_lengths and self.carried(life.kept) and self.told.measured
+        if "of-brush" in life.finding.kinds and not life.finding.proof and self.new_at(life):
+            return life.at not in self.now or "of-set" not in life.finding.kinds
+        lengths = "of-lengths" in life.finding.kinds and self.carried(life.kept) and self.told.measured
         if lengths and life.at not in self.now and life.at not in self.found:
             return True
         slip = life.decided is not None and life.decided.word == SLIP
@@ -242,7 +242,7 @@ class _Visit(VisitRead):
         kept, finding = life.kept, life.finding
         if kept is None or not self.carried(kept) or kept.withdrawn is not None:
             return False
-        asks = kept.finding.grade in _NOT_ALONE and finding.part is not COMPLAINT and not finding.of_lengths
+        asks = kept.finding.grade in _NOT_ALONE and finding.part is not COMPLAINT and "of-lengths" not in finding.kinds
         if not asks or finding.id in DECLARED or all(t.looks for t in finding.tasks):
             return False
         told = life.done or self._was_done(life) or (life.decided is not None and life.decided.word == SLIP)

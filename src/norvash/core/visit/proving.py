@@ -43,7 +43,7 @@ def proof_asked(life: Life) -> str:
     if not life.finding.known:
         renewed = "renew the whole part and look at it, or use a version that knows it"
         return renewed if life.finding.grade == "stop" else f"look at the whole part and say why not; or {renewed}"
-    if life.finding.of_brush and not life.finding.proof:
+    if "of-brush" in life.finding.kinds and not life.finding.proof:
         return "measure the new brushes" if life.done else "measure the brushes"
     fields = [f for f in TOLD_BY.get(life.finding.id, ()) if f.id != life.finding.look]
     if fields and not life.by_sight:

@@ -38,7 +38,7 @@ def stop_on_turning(lives: Iterable[Life], sheet: Sheet) -> Life | None:
 
 def _bars_trying(life: Life) -> bool:
     finding = life.finding
-    return finding.bars_tests or finding.never_runs or finding.part in (RUN, WINDINGS)
+    return "bars-tests" in finding.kinds or "never-runs" in finding.kinds or finding.part in (RUN, WINDINGS)
 
 
 def stop_on_permit(lives: Iterable[Life], permit: PermitRecord, sheet: Sheet) -> Life | None:
@@ -48,7 +48,7 @@ def stop_on_permit(lives: Iterable[Life], permit: PermitRecord, sheet: Sheet) ->
     if permit.turns in ("load", "free"):
         return stop_on_turning(lives, sheet)
     if permit.turns == DRIVEN or permit.volts:
-        return next((x for x in lives if holds_power(x) and x.finding.bars_tests), None)
+        return next((x for x in lives if holds_power(x) and "bars-tests" in x.finding.kinds), None)
     return None
 
 

@@ -79,7 +79,7 @@ class VisitRead:
             return renewed_whole(finding.part, self.tasks)
         done = (*done_by(finding, self.tasks), *improvised_for(finding, position, self.sheet))
         done = (*done, *(g for t in done_instead(finding, decided) for g in self.tasks.get(t, ())))
-        if finding.of_brush and (finding.proof or not done):
+        if "of-brush" in finding.kinds and (finding.proof or not done):
             done = (*done, *self.tasks.get(FIT_SET, ()))
         done = done or self._beside(finding)
         also = [decided] if decided is not None and decided.word in (DONE, ELSEWHERE) else []
@@ -134,7 +134,7 @@ class VisitRead:
             return False
         if finding.proof:
             return finding.proof in ("look", "any", "inside")
-        if finding.id not in SEEN and (told or finding.of_brush):
+        if finding.id not in SEEN and (told or "of-brush" in finding.kinds):
             return False
         read = (g for f in told for g in self.read_at(f, finding, position, ("found",)))
         return finding.part is not COMPLAINT and not any(True for _ in read)
@@ -153,7 +153,7 @@ class VisitRead:
             return True
         if not since:
             return False
-        if life.finding.of_lengths:
+        if "of-lengths" in life.finding.kinds:
             return any(seq > max(since) for seq in self.told.measured_at)
         read = [
             g
@@ -193,8 +193,8 @@ class VisitRead:
         """
         seen = self.sheet.entries.get((life.finding.look, 0))
         again = seen is not None and seen.stands and seen.at > looked.at
-        first = [t for t in life.finding.tasks if not t.looks][: None if life.finding.one_of else 1]
-        first += [PLAN_CUT, FIT_SET] if life.finding.of_brush and life.finding.proof else []
+        first = [t for t in life.finding.tasks if not t.looks][: None if "one-of" in life.finding.kinds else 1]
+        first += [PLAN_CUT, FIT_SET] if "of-brush" in life.finding.kinds and life.finding.proof else []
         worked = (g.at for task in first for g in self.tasks.get(task, ()))
         return not again and life.at not in self.told.seen_again and looked.at >= max(worked, default=looked.at)
 

@@ -58,7 +58,7 @@ def work_list(
     because, instead = _asked_for([x for x in lives if _asks(x)], done, taken)
     for task in own_tasks(sheet).values():
         because.setdefault(task, [])
-    holds = {t for x in lives if _asks(x) and x.finding.before_power for t in _asked(x, done)}
+    holds = {t for x in lives if _asks(x) and "before-power" in x.finding.kinds for t in _asked(x, done)}
     made, alone = [], {t.id: t.what for t in because if t not in instead}
     for task, why in because.items():
         ways = tuple(rules.choice(s) for s in task.schools if s != "school.holder" or idle)
@@ -85,11 +85,13 @@ def _asked_for(
     """Return the tasks that are asked for or done, each with what asks for it, and those of which one is enough."""
     because: dict[Task, list[str]] = {}
     instead: dict[Task, tuple[str, ...]] = {}
-    plainly = {t for x in asking for t in _asked(x, done) if len(_asked(x, done)) == 1 or not x.finding.one_of}
+    plainly = {
+        t for x in asking for t in _asked(x, done) if len(_asked(x, done)) == 1 or "one-of" not in x.finding.kinds
+    }
     for life in asking:
         asked = _asked(life, done)
-        open_choice = life.finding.one_of and not plainly.intersection(asked)
-        for task in asked if open_choice or not life.finding.one_of else plainly.intersection(asked):
+        open_choice = "one-of" in life.finding.kinds and not plainly.intersection(asked)
+        for task in asked if open_choice or "one-of" not in life.finding.kinds else plainly.intersection(asked):
             because.setdefault(task, []).append(f"{life.place}: {life.finding.words}")
             if open_choice:
                 others = (t.what for t in asked if t is not task)
@@ -121,7 +123,7 @@ def _asked(life: Life, done: Collection[Task]) -> tuple[Task, ...]:
     was chosen, else each of them.
     """
     tasks = life.finding.tasks
-    if not life.finding.one_of:
+    if "one-of" not in life.finding.kinds:
         other = next((t for t in instead(life.finding) if t.id == life.way), None)
         return tasks if other is None else (other, *(t for t in tasks if not (t.looks or spared_by(other, t))))
     chosen = tuple(t for t in tasks if t in done) or tuple(t for t in tasks if t.id == life.way)

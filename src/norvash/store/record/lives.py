@@ -87,7 +87,7 @@ def list_standing(conn: Connection, motor_id: str) -> tuple[KeptLife, ...]:
 
 def _comes_up(kept: KeptLife, row: Row) -> bool:
     """Tell whether what was dropped comes up again: it did not go with the set that it was on."""
-    return kept.finding.known and not (kept.finding.of_brush and (row["set_at"] or "") > row["dropped_at"])
+    return kept.finding.known and not ("of-brush" in kept.finding.kinds and (row["set_at"] or "") > row["dropped_at"])
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -59,7 +59,7 @@ class BrushLine:
     @property
     def seen_now(self) -> tuple[Finding, ...]:
         """Return what is seen there: of a brush that is new, nothing that was on the old one."""
-        return tuple(f for f in self.seen if not (self.new and f.of_brush and f in self.seen_found))
+        return tuple(f for f in self.seen if not (self.new and "of-brush" in f.kinds and f in self.seen_found))
 
 
 @dataclass(frozen=True, slots=True)
@@ -208,5 +208,5 @@ def carbon_worked(context: Context, position: int) -> bool:
     told = context.state.told
     if told.sheet is None:
         return False
-    held = [f for (n, _), f in told.found.items() if n == position and f.holds_brush]
+    held = [f for (n, _), f in told.found.items() if n == position and "holds-brush" in f.kinds]
     return CONTOUR_FACES in done_tasks(told.sheet) or any(worked_on(f, position, told.sheet, told.new) for f in held)

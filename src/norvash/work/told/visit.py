@@ -106,7 +106,7 @@ def _is_slip(life: Life) -> bool:
     """
     gone = life.kept.withdrawn if life.kept is not None else None
     said = bool(life.moves) or (gone is not None and bool(gone.why))
-    return life.graver is not None and (said or not life.finding.of_lengths)
+    return life.graver is not None and (said or "of-lengths" not in life.finding.kinds)
 
 
 def _part(part: Component) -> Plain:
@@ -125,7 +125,7 @@ def _part(part: Component) -> Plain:
 def _life(life: Life, nominal: frozenset[int], brushes: int) -> Plain:
     decided = life.decided
     proof = list(_by(life.proof, seen="looked again")) or (
-        [_new_carbon(life, nominal, brushes)] if life.finding.of_brush else []
+        [_new_carbon(life, nominal, brushes)] if "of-brush" in life.finding.kinds else []
     )
     put_off = life.put_off if life.state == "put off" else None
     return {

@@ -68,7 +68,11 @@ def measured(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> It
     found = list(_all(sheet, now, rules))
     ended = any(f.id == COPPER_UNDER.id for m in found for f in m.findings)
     for m in found:
-        yield replace(m, findings=tuple(_no_cut(f) if f.ends_in_cut else f for f in m.findings)) if ended else m
+        yield (
+            replace(m, findings=tuple(_no_cut(f) if "ends-in-cut" in f.kinds else f for f in m.findings))
+            if ended
+            else m
+        )
 
 
 def _no_cut(finding: Finding) -> Finding:

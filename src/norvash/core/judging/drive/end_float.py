@@ -70,7 +70,11 @@ def _held(
     """Return the end float held against a band, with the shim that brings it to the middle. Units: [mm]"""
     low, high = held
     shim = shim_mm(play, low, high)
-    off = replace(FLOAT_OUT.worded(f"{band}: {_does(shim)}"), grade=grade, stops_carried=over(play, 2 * high))
+    off = replace(
+        FLOAT_OUT.worded(f"{band}: {_does(shim)}"),
+        grade=grade,
+        kinds=FLOAT_OUT.kinds | {"stops-carried"} if over(play, 2 * high) else FLOAT_OUT.kinds,
+    )
     return judged(
         END_FLOAT,
         f"{band}: {_asks(shim)}",

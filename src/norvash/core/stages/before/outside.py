@@ -134,7 +134,7 @@ SEEN = (
         LIFTING,
         RELINE_BRAKE,
         classes=("industrial", "traction"),
-        by_test=True,
+        kinds={"by-test"},
         proof="value",
     ),
     ROPE_WORN := finding(
@@ -163,7 +163,7 @@ SEEN = (
         SUPPLY,
         RENEW_CORD,
         cause="supply",
-        bars_tests=True,
+        kinds={"bars-tests"},
     ),
     SWITCH_HURT := finding(
         "switch.hurt",

@@ -70,7 +70,7 @@ BRUSH = (
         FREE_HOLDER,
         FIT_SET,
         shows=("held", "seized"),
-        holds_brush=True,
+        kinds={"holds-brush"},
         ends="brush.free",
     ),
     BRUSH_CHIP_SMALL := finding(
@@ -80,7 +80,7 @@ BRUSH = (
         "look for run-out, high bars, holder gap and rough handling",
         BRUSHES,
         SEEK_CAUSE,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     BRUSH_CHIP_LARGE := finding(
         "brush.chip-large",
@@ -90,7 +90,7 @@ BRUSH = (
         BRUSHES,
         FIT_SET,
         SEEK_CAUSE,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     BRUSH_LATCHED := finding(
         "brush.latched",
@@ -100,7 +100,7 @@ BRUSH = (
         BRUSHES,
         RELEASE_BRUSHES,
         shows=("held", "yes"),
-        holds_brush=True,
+        kinds={"holds-brush"},
     ),
     BRUSH_OFF_TRACK := finding(
         "brush.off-track",
@@ -129,7 +129,7 @@ BRUSH_GREASED = finding(
     FREE_HOLDER,
 )
 FACE = (
-    FACE_SATIN := finding("face.satin", "face even and satin", "fit", "nothing to do", BRUSHES, of_brush=True),
+    FACE_SATIN := finding("face.satin", "face even and satin", "fit", "nothing to do", BRUSHES, kinds={"of-brush"}),
     FACE_GLAZED := finding(
         "face.glazed",
         "face glazed",
@@ -138,7 +138,7 @@ FACE = (
         BRUSHES,
         SEEK_CAUSE,
         shows=("glazed", "yes"),
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     FACE_THREADS := finding(
         "face.threads",
@@ -147,7 +147,7 @@ FACE = (
         "think of low current, low pressure, abrasive dust or oil",
         BRUSHES,
         SEEK_CAUSE,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     FACE_BURNT := finding(
         "face.burnt",
@@ -156,7 +156,7 @@ FACE = (
         "check spring, neutral and load, and look for high mica",
         BRUSHES,
         SEEK_CAUSE,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     FACE_COPPER := finding(
         "face.copper",
@@ -166,7 +166,7 @@ FACE = (
         BRUSHES,
         SEEK_CAUSE,
         CLEAN_TRACK,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     FACE_TAPER := finding(
         "face.taper",
@@ -175,7 +175,7 @@ FACE = (
         "check that the brush sits square in its box",
         BRUSHES,
         SEEK_CAUSE,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     FACE_ONE_SIDE := finding(
         "face.one-side",
@@ -185,7 +185,7 @@ FACE = (
         BRUSHES,
         SEEK_CAUSE,
         shows=("one-side", "yes"),
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     FACE_PARTLY := finding(
         "face.partly",
@@ -194,7 +194,7 @@ FACE = (
         "keep seating, no full load yet",
         BRUSHES,
         SEEK_CAUSE,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
 )
 BRUSH_REUSED = finding(
@@ -204,7 +204,7 @@ BRUSH_REUSED = finding(
     "renew the whole set and measure each brush; until then look early",
     BRUSHES,
     FIT_SET,
-    of_brush=True,
+    kinds={"of-brush"},
 )
 FINDINGS = (
     BRUSH_GREASED,
@@ -225,9 +225,7 @@ FINDINGS = (
         "renew the set",
         BRUSHES,
         FIT_SET,
-        of_brush=True,
-        of_set=True,
-        of_lengths=True,
+        kinds={"of-brush", "of-set", "of-lengths"},
         cause="worn",
         rests_on=(
             *("stage.plan", "stage.change", "stage.stop", "forecast.stop", "new_mm", "limit_mm", "limit_source"),
@@ -250,7 +248,7 @@ FINDINGS = (
         "give them the new curve and seat them",
         BRUSHES,
         CONTOUR_FACES,
-        of_brush=True,
+        kinds={"of-brush"},
         proof="any",
     ),
 )

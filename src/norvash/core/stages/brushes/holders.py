@@ -92,7 +92,7 @@ HOLDER = (
         "renew it before power, or the post will earth",
         HOLDERS,
         RENEW_INSULATOR,
-        before_power=True,
+        kinds={"before-power"},
         proof="value",
     ),
 )

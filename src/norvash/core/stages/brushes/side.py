@@ -30,7 +30,7 @@ FINDINGS = (
         "look at its spring, holder and lead before another set goes the same way",
         SPRINGS,
         LOOK_AT_SIDE,
-        of_lengths=True,
+        kinds={"of-lengths"},
         proof="look",
         rests_on=("spread.pair", "spread.set", "spread.noise", "spread.outlier", "new_mm"),
     ),

@@ -68,7 +68,7 @@ LEAD = (
         "renew before the current goes through the spring",
         SPRINGS,
         RENEW_LEAD,
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     LEAD_STRANDS_25 := finding(
         "lead.strands-25",
@@ -78,7 +78,7 @@ LEAD = (
         SPRINGS,
         FIT_SET,
         shows=("lead-bad", "yes"),
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     LEAD_HEAT := finding(
         "lead.heat",
@@ -89,7 +89,7 @@ LEAD = (
         FIT_SET,
         MEND_TERMINAL,
         shows=("lead-bad", "yes"),
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     LEAD_TAUT := finding(
         "lead.taut",
@@ -98,8 +98,7 @@ LEAD = (
         "renew, whatever the length says",
         SPRINGS,
         FIT_SET,
-        of_brush=True,
-        holds_brush=True,
+        kinds={"of-brush", "holds-brush"},
     ),
     LEAD_LOOSE := finding(
         "lead.loose",
@@ -109,7 +108,7 @@ LEAD = (
         SPRINGS,
         FIT_SET,
         shows=("lead-bad", "yes"),
-        of_brush=True,
+        kinds={"of-brush"},
     ),
     LEAD_TOUCHES := finding(
         "lead.touches",
@@ -192,7 +191,7 @@ SPRING = (
         "treat it as at its limit",
         SPRINGS,
         FIT_SET,
-        of_brush=True,
+        kinds={"of-brush"},
         proof="look",
     ),
 )

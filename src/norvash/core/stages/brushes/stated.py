@@ -16,8 +16,7 @@ def _wrong(finding_id: str, words: str, grade: Grade, decision: str, *rests_on: 
         BRUSHES,
         FIT_SET,
         shows=("wrong-part", "yes"),
-        of_brush=True,
-        of_set=True,
+        kinds={"of-brush", "of-set"},
         rests_on=rests_on,
     )
 

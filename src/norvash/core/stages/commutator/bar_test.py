@@ -30,8 +30,7 @@ FINDINGS = (
         RE_SOLDER,
         RENEW_ARMATURE,
         shows=("bars", "open"),
-        never_runs=True,
-        one_of=True,
+        kinds={"never-runs", "one-of"},
     ),
     BARTEST_SHORT := finding(
         "bartest.short",
@@ -42,7 +41,7 @@ FINDINGS = (
         CLEAN_TRACK,
         RENEW_ARMATURE,
         shows=("bars", "shorted"),
-        never_runs=True,
+        kinds={"never-runs"},
     ),
     BARTEST_SUSPECT := finding(
         "bartest.suspect",

@@ -59,7 +59,7 @@ FINDINGS = (
         COMMUTATOR,
         MAKE_BAR_TEST,
         RENEW_ARMATURE,
-        one_of=True,
+        kinds={"one-of"},
         proof="value",
     ),
     COPPER_REFUSED := finding(

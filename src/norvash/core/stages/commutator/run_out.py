@@ -46,7 +46,7 @@ FINDINGS = (
         MAKE_BAR_TEST,
         PLAN_CUT,
         shows=("surface", "yes"),
-        ends_in_cut=True,
+        kinds={"ends-in-cut"},
     ),
     RUNOUT_OVER := finding(
         "runout.over",
@@ -57,7 +57,7 @@ FINDINGS = (
         CHECK_SET_UP,
         PLAN_CUT,
         shows=("surface", "yes"),
-        ends_in_cut=True,
+        kinds={"ends-in-cut"},
     ),
     RUNOUT_FAR := finding(
         "runout.far",
@@ -68,7 +68,7 @@ FINDINGS = (
         CHECK_SET_UP,
         PLAN_CUT,
         shows=("surface", "yes"),
-        never_runs=True,
+        kinds={"never-runs"},
     ),
 )
 FIELDS: tuple[Field, ...] = (

@@ -41,7 +41,7 @@ LOOKED = (
         COMMUTATOR,
         MAKE_BAR_TEST,
         shows=("track", "two-bars"),
-        never_runs=True,
+        kinds={"never-runs"},
     ),
     COMMUTATOR_BURNT := finding(
         "commutator.burnt",
@@ -61,7 +61,7 @@ LOOKED = (
         COMMUTATOR,
         PLAN_CUT,
         shows=("surface", "yes"),
-        ends_in_cut=True,
+        kinds={"ends-in-cut"},
     ),
     COMMUTATOR_RAISED := finding(
         "commutator.raised",
@@ -71,8 +71,7 @@ LOOKED = (
         COMMUTATOR,
         RENEW_ARMATURE,
         shows=("surface", "yes"),
-        never_runs=True,
-        bars_tests=True,
+        kinds={"never-runs", "bars-tests"},
     ),
     COMMUTATOR_MICA := finding(
         "commutator.mica",
@@ -101,8 +100,7 @@ LOOKED = (
         RE_SOLDER,
         RENEW_ARMATURE,
         shows=("bars", "riser"),
-        never_runs=True,
-        one_of=True,
+        kinds={"never-runs", "one-of"},
     ),
     COMMUTATOR_FLASHOVER := finding(
         "commutator.flashover",
@@ -121,8 +119,7 @@ LOOKED = (
         COMMUTATOR,
         RENEW_ARMATURE,
         shows=("bars", "open"),
-        by_test=True,
-        never_runs=True,
+        kinds={"by-test", "never-runs"},
     ),
     COMMUTATOR_SHORT := finding(
         "commutator.short",
@@ -132,7 +129,6 @@ LOOKED = (
         COMMUTATOR,
         RENEW_ARMATURE,
         shows=("bars", "shorted"),
-        by_test=True,
-        never_runs=True,
+        kinds={"by-test", "never-runs"},
     ),
 )

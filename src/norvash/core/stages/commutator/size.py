@@ -9,7 +9,7 @@ from norvash.core.stages.shared import PLAN_CUT, RENEW_ARMATURE, UNDERCUT_MICA
 
 FINDINGS = (
     SLOT_SHALLOW := finding(
-        "slot.shallow", "slots too shallow", "plan", "undercut them", COMMUTATOR, UNDERCUT_MICA, ends_in_cut=True
+        "slot.shallow", "slots too shallow", "plan", "undercut them", COMMUTATOR, UNDERCUT_MICA, kinds={"ends-in-cut"}
     ),
 )
 FIELDS: tuple[Field, ...] = (

@@ -80,7 +80,7 @@ LOOKED = (
         DRIVE,
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
-        stops_carried=True,
+        kinds={"stops-carried"},
     ),
     BEARING_LOOSE := at_end(
         "bearing.loose",
@@ -90,7 +90,7 @@ LOOKED = (
         DRIVE,
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
-        stops_carried=True,
+        kinds={"stops-carried"},
     ),
     BEARING_SPUN := at_end(
         "bearing.spun",
@@ -100,7 +100,7 @@ LOOKED = (
         DRIVE,
         RENEW_BEARING,
         shows=("bearing-bad", "yes"),
-        stops_wheels=True,
+        kinds={"stops-wheels"},
     ),
     BEARING_LOCKED := at_end(
         "bearing.locked",
@@ -149,7 +149,7 @@ LOOKED = (
         DRIVE,
         RENEW_SHAFT,
         shows=("shaft-bad", "yes"),
-        stops_carried=True,
+        kinds={"stops-carried"},
     ),
     DRIVE_CRACKED := finding(
         "drive.shaft-cracked",
@@ -159,8 +159,7 @@ LOOKED = (
         DRIVE,
         RENEW_SHAFT,
         shows=("shaft-bad", "yes"),
-        never_runs=True,
-        bars_tests=True,
+        kinds={"never-runs", "bars-tests"},
     ),
     DRIVE_FAN := finding(
         "drive.fan",
@@ -170,7 +169,7 @@ LOOKED = (
         DRIVE,
         RENEW_FAN,
         shows=("fan-bad", "yes"),
-        bars_tests=True,
+        kinds={"bars-tests"},
     ),
     DRIVE_CHIPPED := finding(
         "drive.fan-chipped",
@@ -198,7 +197,7 @@ LOOKED = (
         DRIVE,
         MEND_DRIVE,
         shows=("drive-bad", "yes"),
-        stops_wheels=True,
+        kinds={"stops-wheels"},
     ),
     DRIVE_TEETH := finding(
         "drive.teeth",
@@ -208,7 +207,7 @@ LOOKED = (
         DRIVE,
         MEND_DRIVE,
         shows=("drive-bad", "yes"),
-        stops_carried=True,
+        kinds={"stops-carried"},
     ),
     GEAR_DRY := finding(
         "drive.gear-dry",
@@ -226,7 +225,7 @@ LOOKED = (
         DRIVE,
         MEND_DRIVE,
         shows=("drive-bad", "yes"),
-        stops_wheels=True,
+        kinds={"stops-wheels"},
     ),
     DRIVE_BELT := finding(
         "drive.belt",

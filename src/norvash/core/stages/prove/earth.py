@@ -47,8 +47,7 @@ FINDINGS = (
         "no power until the earth is joined again",
         WINDINGS,
         JOIN_EARTH,
-        before_power=True,
-        bars_tests=True,
+        kinds={"before-power", "bars-tests"},
         cause="earth",
     ),
     PLUG_TWO_CORES := finding(
@@ -58,8 +57,7 @@ FINDINGS = (
         "no power: its earth ends in the plug, renew the cord",
         WINDINGS,
         RENEW_CORD,
-        before_power=True,
-        bars_tests=True,
+        kinds={"before-power", "bars-tests"},
     ),
     EARTH_JOINED := finding(
         "earth.joined",
@@ -68,8 +66,7 @@ FINDINGS = (
         "no power: take it off, and fit a two-core cord; a plug whose earth pin is blank or unused is right there",
         WINDINGS,
         RENEW_CORD,
-        before_power=True,
-        bars_tests=True,
+        kinds={"before-power", "bars-tests"},
     ),
 )
 FIELDS: tuple[Field, ...] = (

@@ -49,7 +49,7 @@ FINDINGS = (
         WINDINGS,
         MEND_FIELD,
         shows=("field-odd", "yes"),
-        before_power=True,
+        kinds={"before-power"},
     ),
 )
 FIELDS: tuple[Field, ...] = (

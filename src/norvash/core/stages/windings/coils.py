@@ -70,7 +70,7 @@ FINDINGS = (
         WINDINGS,
         RENEW_ARMATURE,
         shows=("bars", "shorted"),
-        never_runs=True,
+        kinds={"never-runs"},
     ),
     WINDINGS_SHORT := finding(
         "windings.short",
@@ -90,7 +90,7 @@ FINDINGS = (
         JOIN_WIRE,
         RENEW_COIL,
         shows=("field-odd", "yes"),
-        one_of=True,
+        kinds={"one-of"},
     ),
     WINDINGS_JOINT := finding(
         "windings.joint",
@@ -101,7 +101,7 @@ FINDINGS = (
         JOIN_WIRE,
         RENEW_COIL,
         shows=("field-odd", "yes"),
-        one_of=True,
+        kinds={"one-of"},
     ),
     WINDINGS_COIL := finding(
         "windings.coil-off",
@@ -127,7 +127,7 @@ FINDINGS = (
         WINDINGS,
         JOIN_WIRE,
         RENEW_COIL,
-        one_of=True,
+        kinds={"one-of"},
     ),
     WINDINGS_HOT := finding(
         "windings.hot",

@@ -74,7 +74,7 @@ FINDINGS = (
         "test it again before power, warm and dry, with all parted that leads to the case",
         WINDINGS,
         TEST_INSULATION,
-        before_power=True,
+        kinds={"before-power"},
         per="circuit",
     ),
     INSULATION_LOW := finding(
@@ -85,8 +85,7 @@ FINDINGS = (
         WINDINGS,
         DRY_INSULATION,
         shows=("insulation", "yes"),
-        before_power=True,
-        bars_tests=True,
+        kinds={"before-power", "bars-tests"},
         per="circuit",
     ),
     INSULATION_MIDDLING := finding(
@@ -132,8 +131,7 @@ FINDINGS = (
         "no power until it is clean and dry and tested again",
         WINDINGS,
         DRY_INSULATION,
-        before_power=True,
-        bars_tests=True,
+        kinds={"before-power", "bars-tests"},
         per="circuit",
     ),
 )

@@ -52,7 +52,7 @@ LOOKED = (
         RENEW_ARMATURE,
         RENEW_COIL,
         shows=("burnt", "yes"),
-        one_of=True,
+        kinds={"one-of"},
     ),
     WINDINGS_LOOSE := finding(
         "windings.loose",
@@ -62,7 +62,7 @@ LOOKED = (
         WINDINGS,
         SECURE_TURNS,
         RENEW_ARMATURE,
-        one_of=True,
+        kinds={"one-of"},
     ),
     WINDINGS_RESIN := finding(
         "windings.resin",
@@ -80,9 +80,7 @@ LOOKED = (
         WINDINGS,
         DRY_INSULATION,
         shows=("insulation", "yes"),
-        by_test=True,
-        before_power=True,
-        bars_tests=True,
+        kinds={"by-test", "before-power", "bars-tests"},
     ),
     WINDINGS_FIELD := finding(
         "windings.field",
@@ -92,7 +90,7 @@ LOOKED = (
         WINDINGS,
         RENEW_COIL,
         shows=("field-odd", "yes"),
-        by_test=True,
+        kinds={"by-test"},
     ),
     WINDINGS_BINDING := finding(
         "windings.binding",
@@ -101,9 +99,7 @@ LOOKED = (
         "it flies: not to be turned under power, re-band or re-wedge it, or renew the armature",
         WINDINGS,
         BAND_ARMATURE,
-        never_runs=True,
-        before_power=True,
-        bars_tests=True,
+        kinds={"never-runs", "before-power", "bars-tests"},
     ),
     WINDINGS_BROKEN := finding(
         "windings.broken",
@@ -114,7 +110,7 @@ LOOKED = (
         JOIN_WIRE,
         RENEW_ARMATURE,
         shows=("wire-broken", "yes"),
-        one_of=True,
+        kinds={"one-of"},
     ),
     WINDINGS_CORE := finding(
         "windings.core",
@@ -166,8 +162,7 @@ LOOKED = (
         "no power: the case is live; renew it, then measure insulation",
         WINDINGS,
         RENEW_SUPPRESSOR,
-        before_power=True,
-        bars_tests=True,
+        kinds={"before-power", "bars-tests"},
         proof="value",
     ),
     MAGNETS_CRACKED := finding(

@@ -30,9 +30,7 @@ FINDINGS = (
         WINDINGS,
         RENEW_ARMATURE,
         RENEW_COIL,
-        before_power=True,
-        one_of=True,
-        bars_tests=True,
+        kinds={"before-power", "one-of", "bars-tests"},
         per="circuit",
     ),
 )

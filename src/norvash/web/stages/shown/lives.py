@@ -105,7 +105,7 @@ class LifeShown:
             return next((s.id for s in STAGES if finding.part in s.parts), DECIDE.id)
         if self.life.by_sight:
             return ""
-        if finding.of_brush:
+        if "of-brush" in finding.kinds:
             return "brushes"
         told = next((f for f in TOLD_BY.get(finding.id, ()) if f.id != finding.look), None)
         stage = stage_of(told.id) if told is not None else None
