@@ -70,13 +70,14 @@ PARTS: dict[str, tuple[str, str]] = {
         (
             "verdict/sentence verdict/reasons verdict/brush_now verdict/line_figure verdict/line_figures"
             " verdict/sheet_line verdict/closing_line verdict/retired verdict/uneven verdict/forecast_words"
+            " verdict/when_words"
             " verdict/proportion verdict/lead verdict/machine_line"
             " state/ruler text/words text/texts text/alike"
         ),
         "core/verdict core/rulebook core/texts core/words_whole drawing/drawings",
     ),
     "planning": (
-        "planning/* use/* state/policy state/since",
+        "planning/* use/* state/policy state/since state/marks",
         "core/policies core/use core/use_whole core/forecasting core/sums web/outlook",
     ),
     "diagnosis": ("diagnosis/*", "core/diagnosis core/edges core/sheet"),

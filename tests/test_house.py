@@ -221,8 +221,8 @@ def test_serving_a_file_that_is_no_database(tmp_path: Path) -> None:
 AT_THE_START = """
 core.brush.gauge_line core.commutator.bars core.commutator.figures_after_cut core.commutator.tools
 core.diagnosis.causes core.diagnosis.checks core.diagnosis.sign core.diagnosis.signs core.forecast.set_forecast
-core.state.motor_state core.state.policy core.state.rising core.state.round core.state.ruler core.use.log_entry
-core.use.rate core.use.season core.verdict.line_figure core.windings.circuits drawing.brush
+core.state.marks core.state.motor_state core.state.policy core.state.rising core.state.round core.state.ruler
+core.use.log_entry core.use.rate core.use.season core.verdict.line_figure core.windings.circuits drawing.brush
 drawing.brush.carbon_ruler drawing.brush.finding_picture drawing.days drawing.days.date_span drawing.inks
 drawing.scales drawing.scales.grade_mark drawing.svg
 """

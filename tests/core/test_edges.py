@@ -32,6 +32,7 @@ from norvash.core.rules.book import CLASSES, MotorRules
 from norvash.core.rules.catalogue import rulebook_with, shipped
 from norvash.core.stages.catalogue import FINDINGS as PARTS
 from norvash.core.stages.gates import SAFE
+from norvash.core.state.marks import Mark
 from norvash.core.state.motor_state import BrushSet, MotorState, Overrule, Renewal
 from norvash.core.state.rising import by_limit, by_look, grade_on
 from norvash.core.state.round import Measured, Round
@@ -188,10 +189,15 @@ def test_a_limit_is_passed_by_day_or_by_use() -> None:
         assert past_limit(replace(worn, ahead=replace(worn.ahead, p50_units=p50)), TODAY) is passed
     assert not past_limit(replace(worn, ahead=None), TODAY)
     day = TODAY + timedelta(days=14)
-    limit, look = by_limit(day, shipped()), by_look(TODAY)
+    limit, look = by_limit(day, shipped()), by_look(Mark(kind="look", name="own", on=TODAY), TODAY - timedelta(days=30))
     for wanted, days in (("watch", -1), ("plan", 0), ("plan", 6), ("change", 7), ("change", 99)):
         assert grade_on("watch", limit, TODAY + timedelta(days=days)) == wanted
-    assert [grade_on("fit", look, TODAY + timedelta(days=d)) for d in (0, 1)] == ["fit", "change"]
+    assert [grade_on("fit", look, TODAY + timedelta(days=d)) for d in (0, 1, 30, 31)] == [
+        "fit",
+        "plan",
+        "plan",
+        "change",
+    ]
     late = TODAY + timedelta(days=99)
     assert [grade_on(g, limit, late) for g in ("fit", "plan", "change", "stop", None)] == [
         "change",
@@ -200,7 +206,7 @@ def test_a_limit_is_passed_by_day_or_by_use() -> None:
         "stop",
         "change",
     ]
-    assert (by_limit(None, shipped()), by_look(None)) == ((), ())
+    assert (by_limit(None, shipped()), by_look(None, TODAY)) == ((), ())
     entry = worn.entries[-1]
     assert [worn.ran_by(entry.at.date() + timedelta(days=d)) for d in (-1, 0)] == [
         entry.total_units - 20,
@@ -327,7 +333,7 @@ def test_days_looks_and_the_length_at_the_next_look() -> None:
     found = findings(replace(worn, asked_on=date(2026, 6, 9)), shipped(), TODAY)
     assert (found.days.limit_on, found.days.plan_on, found.days.early_on, found.days.late_on) == (
         ahead.p50_on,
-        ahead.p10_on,
+        ahead.p10_on and ahead.p10_on - timedelta(days=14),
         ahead.p10_on,
         ahead.p90_on,
     )

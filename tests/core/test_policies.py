@@ -10,9 +10,11 @@ from hypothesis import strategies as st
 
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.planning.interval_table import IntervalTable, TableNotes, table_from
-from norvash.core.planning.policies import dues, earliest, look_due, months_on, overdue, runs_left
+from norvash.core.planning.policies import dues, look_due, months_on, overdue, runs_left
 from norvash.core.planning.shop_table import shop_table
+from norvash.core.planning.when import of_look, ordered
 from norvash.core.rules.catalogue import shipped
+from norvash.core.state.marks import ruling
 from norvash.core.state.motor_state import MotorState
 from norvash.core.state.policy import Due, Policy
 from norvash.core.use.season import Window, month_words, read_months, season_of, weeks_ahead
@@ -137,9 +139,10 @@ def test_without_days_the_looks_are_ordered_by_use() -> None:
         Due(name="e", at_units=10.0, on=None, why=""),
         Due(name="l", at_units=20.0, on=None, why=""),
     )
-    assert earliest([calendar, late, early]) is early
-    assert earliest([calendar, Due(name="nothing", at_units=None, on=None, why="")]) is calendar
-    assert earliest([]) is None
+    nothing = Due(name="nothing", at_units=None, on=None, why="")
+    assert [m.due for m in ordered(map(of_look, [calendar, late, early]))] == [early, late, calendar]
+    assert [m.due for m in ordered(map(of_look, [calendar, nothing]))] == [calendar]
+    assert ruling(ordered([])) is None
     assert (runs_left(377, 8), runs_left(-5, 8)) == (47, 0)
     assert months_on(date(2028, 2, 29), 12) == date(2029, 2, 28)
 

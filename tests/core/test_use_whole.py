@@ -9,9 +9,11 @@ from norvash.core.brush.limits import Limit
 from norvash.core.planning.hindsight import Outcome, reached, scores
 from norvash.core.planning.interval_table import IntervalTable, TableNotes
 from norvash.core.planning.outlook import propose
-from norvash.core.planning.policies import dues, earliest, look_due, overdue, runs_left
+from norvash.core.planning.policies import dues, look_due, overdue, runs_left
 from norvash.core.planning.shop_table import shop_table
+from norvash.core.planning.when import of_look, ordered
 from norvash.core.rules.book import MotorRules
+from norvash.core.state.marks import ruling
 from norvash.core.state.motor_state import BrushSet
 from norvash.core.state.policy import Policy
 from norvash.core.use.counting import Counted, daily_rate, read_counter, read_increment
@@ -181,8 +183,9 @@ def plans(rules: MotorRules) -> list[object]:
     for name, motor in motors.items():
         for chosen in (policies, [yearly], [], policies[:2]):
             found = dues(motor, chosen, rules)
+            first = ruling(ordered(map(of_look, found)))
             days = [look_due(d, motor, TODAY) for d in found], [overdue(d, motor, TODAY) for d in found]
-            made.append([name, [[d, d.why.split(" ")] for d in found], earliest(found), *days])
+            made.append([name, [[d, d.why.split(" ")] for d in found], first.due if first else None, *days])
     windows = (
         CLOSED,
         Window(

@@ -29,7 +29,13 @@ from whole import assert_nothing_moved
 YOUNG = state(weeks=20, own={**FITTED, "expected_life_units": 9000.0})
 SAID = {
     "nothing measured": (YOUNG, None, "Measure this set.", "Nothing is measured yet", ""),
-    "never measured": (state(), "change", "Measure it now, or change the set.", "is overdue by use", "not measured"),
+    "never measured": (
+        state(),
+        "change",
+        "Measure it now, or change the set.",
+        "h overdue, by the forecast",
+        "not measured",
+    ),
     "runs on": (
         state(a_round(20, 19, 19.4)),
         "fit",
@@ -149,9 +155,12 @@ def test_the_straight_line_and_its_dates_stand_beside_the_forecast() -> None:
     assert ahead.p10_on <= date(2026, 10, 12) < ahead.p90_on
     assert ahead.look_units < ahead.p10_units < 800 < ahead.p90_units
     assert found.look is not None
-    assert (found.look.name, found.days.look_on) == ("forecast", ahead.look_on)
+    assert (found.look.name, found.days.look_on) == (
+        "forecast",
+        ahead.p10_on - timedelta(days=14),
+    )  # not after its plan
     assert [d.name for d in found.dues] == ["forecast", "calendar limit"]
-    assert [f.words for f in said.figures] == ["limit about", "look by", "plan by", "how sure"]
+    assert [f.words for f in said.figures] == ["limit about", "plan and look by", "how sure"]
 
 
 def test_past_its_date_or_its_look_a_motor_says_so() -> None:
@@ -169,7 +178,7 @@ def test_past_its_date_or_its_look_a_motor_says_so() -> None:
     assert [(f.grade, f.base, v.flags, v.word) for f, v in said.values()] == [
         ("fit", "fit", (), "Run on"),
         ("fit", "fit", ("look due",), "Run on"),
-        ("change", "fit", ("the look",), "Change or measure now"),
+        ("plan", "fit", ("the look", "look due"), "Look overdue"),
     ]
     assert "is overdue" in said[days[2]][1].sentence
     measured = replace(unlogged, ahead=replace(ahead, look_on=None))

@@ -13,6 +13,7 @@ from norvash.core.planning.hindsight import Outcome
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.rules.catalogue import shipped
 from norvash.core.state.ruler import ruler_from, ruler_of
+from norvash.core.use.season import Window
 from norvash.core.verdict.judging import findings
 from norvash.drawing.brush.brush_sheet import BrushPlan, brush_sheet
 from norvash.drawing.brush.carbon_ruler import carbon_ruler
@@ -26,6 +27,8 @@ from norvash.drawing.days.life_line import life_line
 from norvash.drawing.days.outlook_river import Flow, outlook_river
 from norvash.drawing.days.past_bands import past_bands
 from norvash.drawing.days.use_curve import use_curve
+from norvash.drawing.days.when_bar import when_bar
+from norvash.drawing.days.when_course import course_of, staggered, thickness
 from norvash.drawing.running.speed_ladder import speed_ladder_drawn
 from norvash.drawing.scales.band_scale import Banded, band_scale
 from norvash.drawing.scales.cause_bars import cause_bars
@@ -108,6 +111,14 @@ BRUSH = BrushPlan(
 )
 
 
+LATER = TODAY + timedelta(weeks=20)
+WINDOWS = (
+    Window(
+        id="x", name="strike week", first_on=LATER, last_on=LATER + timedelta(days=9), yearly=False, place="under stage"
+    ),
+)
+
+
 def drawings() -> list[Drawing]:
     shown = state(a_round(10, 20, 20.2), a_round(20, 15, 16.2))
     found = findings(shown, shipped(), TODAY)
@@ -144,6 +155,9 @@ def drawings() -> list[Drawing]:
         wear_bars([0, 0], 0, 0.25, (), 500),
         life_line(findings(ahead, shipped(), TODAY), ahead, 700, 300),
         life_line(findings(new, shipped(), TODAY), new, 346, 300),
+        when_bar(findings(ahead, shipped(), TODAY), ahead, TODAY, windows=WINDOWS, place="under stage", width=1200),
+        when_bar(findings(ahead, shipped(), LATER), ahead, LATER, windows=WINDOWS, place="", width=346),
+        when_bar(findings(new, shipped(), TODAY), new, TODAY, windows=(), place="", width=1200),
         outlook_river(FLOWS, TODAY, TODAY + timedelta(weeks=26), DARK, 1200),
         outlook_river((), TODAY, TODAY + timedelta(weeks=26), (), 346),
         interval_grid(TABLE, [(1, 1), (None, 0), (1, None)], "h", 620),
@@ -228,6 +242,26 @@ def test_the_end_view_is_to_scale_and_lets_every_brush_be_chosen(count: int) -> 
     texts = [e for e in root.iter() if e.tag.endswith("text")]
     assert len(texts) == (count if count < 40 else 4)
     assert all(-10 <= float(e.get("x") or 0) <= 310 for e in texts)
+
+
+def test_the_bar_of_time_thins_as_the_limit_may_be_passed() -> None:
+    worn = foreseen(state(a_round(10, 20, 20.2), a_round(20, 15, 16.2)))
+    assert worn.ahead is not None
+    points = thickness(worn.ahead)
+    assert [share for _, share in points] == [0.95, 0.9, 0.75, 0.5, 0.25, 0.1, 0.05]
+    assert [day for day, _ in points] == sorted(day for day, _ in points)
+    assert (points[1][0], points[3][0], points[5][0]) == (worn.ahead.p10_on, worn.ahead.p50_on, worn.ahead.p90_on)
+    assert thickness(replace(worn.ahead, p50_on=None)) == ()
+    for day in (TODAY, LATER):
+        found = findings(worn, shipped(), day)
+        course = course_of(found, worn.current.fitted_at.date(), day, 0.0, 100.0)
+        ruling = [found.days.look_on or day, found.days.plan_on or day, found.days.limit_on or day]
+        assert all(course.holds(on) for on in (day, *ruling))
+        drawn = when_bar(found, worn, day, windows=(), place="", width=1200)
+        assert [r[4] for r in drawn.rows].count("yes") == 3
+        assert all(b.count("-") in (0, 2) for _, _, b, *_ in drawn.rows)
+        assert ("past" in drawn.description) is (day == LATER)
+    assert staggered([(0, 10), (5, 15), (9, 12), (20, 30)]) == [0, 1, 2, 0]
 
 
 def test_the_life_line_shows_every_set_and_reading() -> None:

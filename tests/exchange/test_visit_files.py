@@ -28,6 +28,7 @@ from norvash.work.told.sheet import sheet_told
 from pages import opened
 from test_house import run
 from told_jobs import TOLD
+from whens import broken_whens
 from whole import assert_no_word_moved
 
 JOBS = Path(__file__).parent.parent / "jobs"
@@ -42,6 +43,7 @@ def test_a_whole_job_is_played_and_says_what_it_must(tmp_path: Path, name: str) 
     day = date(2026, 9, 4)
     with closing(connect(tmp_path / "job.db")) as conn:
         judged = [x for sheet in dict.fromkeys(played.sheets) for x in judgements(conn, sheet, day)]
+        assert [x for (m,) in conn.execute("select id from motor") for x in broken_whens(conn, m, day)] == []
     assert_no_word_moved(f"jobs/{name}.txt", "\n".join((*compact(told), "== Judged", *judged)) + "\n")
     again = play_file(JOBS / f"{name}.json", tmp_path / "job.db", "Ines Torvald", go_on=True)
     assert (again.new, again.refused) == (0, [])

@@ -9,7 +9,7 @@ from bench_sheet import Bench
 from conftest import Shop
 from norvash.core.planning.interval_table import IntervalTable
 from norvash.core.text.words import day_words
-from norvash.core.verdict.forecast_words import due_at
+from norvash.core.verdict.when_words import mark_at
 from norvash.web.api.motors import verdict
 from norvash.work.motors.policing import add_policy
 from norvash.work.reading.standing import refresh
@@ -80,7 +80,7 @@ def test_one_look_and_one_change_come_first_and_are_the_same_everywhere(shop: Sh
     if "look by" in said:
         assert look is not None
         shown = {said["look by"].value, said["look by"].beside}
-        assert {due_at(look, state), day_words(look.on) if look.on else ""} - {""} <= shown
+        assert {mark_at(look, state), day_words(look.on) if look.on else ""} - {""} <= shown
     refresh(shop.conn, motor, today)
     kept = shop.conn.execute(
         "select look_on, look_by, rises_json from standing where motor_id = :m", {"m": motor}
@@ -89,6 +89,6 @@ def test_one_look_and_one_change_come_first_and_are_the_same_everywhere(shop: Sh
     assert (kept["look_on"], kept["look_by"]) == (day.isoformat() if day else None, look.name if look else "")
     told: dict[str, Any] = verdict(conn=shop.conn, now=shop.now, motor_id=motor)
     assert [x["for"] for x in told["looks"] if x["first"]] == ([look.name] if look else [])
-    assert (told["look_on"], told["plan_on"]) == (day, found.plan_on)
+    assert (told["look_on"], told["plan_on"]) == (day, found.days.plan_on)
     bench = Bench(shop, motor)
     assert (bench.page.look.on, bench.page.look.at) == ((look.on, look.at_units) if look else (None, None))

@@ -94,6 +94,8 @@ INKS: dict[str, dict[str, str]] = {
     "scribed": _LINE | {"stroke": "currentColor", "stroke-width": "1.6"},
     "cuts": _LINE | {"stroke": "currentColor", "stroke-width": "3"},
     "slot-empty": _LINE | {"stroke": "currentColor", "stroke-width": "1.2"},
+    "late": {"fill": "@stop"},
+    "limit-sign": {"stroke": "@copper-deep"},
     "span": {"fill": "currentColor", "fill-opacity": "0.25"},
     "peg": {"fill": "currentColor"},
     "steel-pale": {"fill": "@steel-pale"},
@@ -131,6 +133,7 @@ INKS: dict[str, dict[str, str]] = {
     "text-soft": _TEXT | {"fill": "@soft", "font-size": "12"},
     "text-copper": _TEXT | {"fill": "@copper-deep"},
     "numeral": _TEXT | {"fill": "@ink", "font-size": "20", "font-weight": "600"},
+    "text-late": {"fill": "@stop"},
 }
 
 

@@ -187,54 +187,16 @@ def _on(units: float, state: MotorState) -> date | None:
     return day_of(units, state.entries[-1], state.rate)
 
 
-def winners(found: Sequence[Due]) -> tuple[Due | None, Due | None]:
-    """Return the look and the change that come first, None for a kind that has no ground; no look comes later than the
-    change, of a range than its high end.
-    """
-    look, change = (earliest([d for d in found if d.change is of_change]) for of_change in (False, True))
-    if look is None or change is None or look.stop:
-        return look, change
-    at = change.at_units if change.overdue_units is None else change.overdue_units
-    on = change.on if change.overdue_units is None else change.late_on
-    end = replace(change, at_units=at, on=on)
-    return (None if _after(look, end) else look), change
-
-
-def _after(look: Due, end: Due) -> bool:
-    """Tell whether a look comes after a change, by day, else by use where both have that."""
-    if look.on is not None and end.on is not None:
-        return look.on > end.on
-    return look.at_units is not None and end.at_units is not None and over(look.at_units, end.at_units)
-
-
-def incomplete(found: Sequence[Due], missing: Sequence[str], state: MotorState, today: date) -> tuple[Due, ...]:
-    """Return what is asked for of a set of which some brushes are not measured: a look that has come due stays, any
-    other waits for them, for a day would be one of the measured ones alone.
+def incomplete(found: Sequence[Due], missing: Sequence[str]) -> tuple[Due, ...]:
+    """Return what is asked for of a set of which some brushes are not measured: what intervals, tables and the calendar
+    ask for stays, the forecast's look waits for them, for its day would be one of the measured ones alone.
 
     Source: a set lives as long as its worst brush
     """
     if not missing:
         return tuple(found)
     why = f"a date wants the whole set, and {listed(list(missing))} {'is' if len(missing) == 1 else 'are'} not measured"
-    return tuple(
-        d
-        if d.change or d.stop or (d.rule_id != OWN and look_due(d, state, today))
-        else replace(d, at_units=None, on=None, aside=why)
-        for d in found
-    )
-
-
-def earliest(found: Sequence[Due]) -> Due | None:
-    """Return the due that comes first: out of service, then by use where no day is known, then by day."""
-    known = [(i, d) for i, d in enumerate(found) if d.stop or d.at_units is not None or d.on is not None]
-    ranked = [(_rank(d), i) for i, d in known if not d.aside]
-    return found[min(ranked)[1]] if ranked else None
-
-
-def _rank(due: Due) -> tuple[int, float]:
-    if due.stop:
-        return (0, 0.0)
-    return (1, due.at_units or 0.0) if due.on is None else (2, float(due.on.toordinal()))
+    return tuple(replace(d, at_units=None, on=None, aside=why) if d.rule_id == OWN else d for d in found)
 
 
 def look_due(look: Due | None, state: MotorState, today: date) -> bool:

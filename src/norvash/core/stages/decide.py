@@ -41,7 +41,8 @@ ASKED_WHY = {
 KEPT = "kept"
 RUNS = ("service", "deferred", KEPT)
 RETIRED = "retired"
-STOPS = ("upstream", "out", "away", RETIRED)
+AWAY = ("out", "away")
+STOPS = ("upstream", *AWAY, RETIRED)
 OUTCOME = pick(
     "outcome",
     "Outcome",

@@ -6,7 +6,7 @@ from norvash.core.grades import GRADES, Grade, word_of
 from norvash.core.sheet.finding import Finding
 from norvash.core.sheet.part import LOOK, Part
 from norvash.core.state.motor_state import Overrule
-from norvash.core.state.rising import NOW_WORD
+from norvash.core.state.rising import LATE_WORD, NOW_WORD
 
 
 @dataclass(frozen=True, slots=True)
@@ -48,7 +48,7 @@ class Component:
     def word(self) -> str:
         """Return the word for its grade, empty where nothing speaks for it."""
         if self.part is LOOK:
-            return NOW_WORD
+            return LATE_WORD if self.grade == "plan" else NOW_WORD
         carbon = self.by == "length" or self.renews
         return word_of(self.grade, carbon=carbon) if self.grade else ""
 

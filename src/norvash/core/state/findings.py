@@ -13,6 +13,7 @@ from norvash.core.grades import Grade, Graded, rank_of
 from norvash.core.rules.book import Figure
 from norvash.core.sheet.life import Life
 from norvash.core.state.component import Component, Condition
+from norvash.core.state.marks import Mark, When
 from norvash.core.state.motor_state import BrushSet, Overrule
 from norvash.core.state.policy import Due
 from norvash.core.state.rising import Rise
@@ -97,9 +98,9 @@ class Findings:
     `grade` is the motor's of the day that was asked for, `base` without what its `rises` add as days go by. `graded` is
     the worst brush by its length, `by_all` by its use and its tables too. `days` are those that planning goes by: the
     forecast's, or the straight line's where there is none. `new` are the positions with a brush that came new on the
-    open sheet, each with whether its first length is known. `change` is the earliest interval that asks for a new set,
-    `due_graded` what such intervals say by use. `unknown` is a set of unknown age that nobody has measured,
-    `old_rate` is the straight line of a set that has none of its own, `old_days` its days.
+    open sheet, each with whether its first length is known. `when` are look, plan and limit with all who name them,
+    `due_graded` what intervals that ask for a new set say by use. `unknown` is a set of unknown age that nobody has
+    measured, `old_rate` is the straight line of a set that has none of its own, `old_days` its days.
     `before` is the gravest of what stands before the motor or beside it, `machine` the grade of both, of the day, and
     `machine_base` without what rises. `taken` is one whose every length was taken from the part, of which neither limit
     nor date needs more.
@@ -136,9 +137,8 @@ class Findings:
     since_read: SinceRead | None = None
     ahead: Ahead | None = None
     dues: tuple[Due, ...] = ()
-    look: Due | None = None
+    when: When = When()
     too_short: bool = False
-    change: Due | None = None
     due_graded: Graded | None = None
     tabled_out: bool = False
     unknown: bool = False
@@ -179,9 +179,14 @@ class Findings:
         return tuple(r for r in self.rises if not r.outside)
 
     @property
-    def plan_on(self) -> date | None:
-        """Return the day from which the motor asks for its change to be planned, None where nothing says so."""
-        return min((r.on for r in self.own_rises if r.grade == "plan"), default=None)
+    def look(self) -> Mark | None:
+        """Return the look that comes first."""
+        return self.when.look
+
+    @property
+    def change(self) -> Due | None:
+        """Return the earliest interval that asks for a new set."""
+        return next((m.due for m in self.when.plans if m.due is not None and m.speaks), None)
 
 
 @dataclass(frozen=True, slots=True)

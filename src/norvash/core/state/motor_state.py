@@ -161,7 +161,7 @@ class MotorState:
 
     `told` is what the record and the open sheet tell of its findings; `asked_on` and `asked_at` are a look that was
     asked for on the last sheet, by day and by what the counter shows then. `grounds` are what it was judged on before
-    changes that nobody has confirmed yet.
+    changes that nobody has confirmed yet. One that was signed as out of service or sent away is `away`.
     """
 
     figures: Figures
@@ -175,6 +175,7 @@ class MotorState:
     overrules: tuple[Overrule, ...] = ()
     asked_on: date | None = None
     asked_at: float | None = None
+    away: bool = False
     grounds: "tuple[Ground, ...]" = ()
 
     @property

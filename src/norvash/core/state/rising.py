@@ -8,10 +8,12 @@ from norvash.core.grades import GRADES, Grade, word_of
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BRUSHES, LOOK, OUTSIDE
+from norvash.core.state.marks import Mark
 from norvash.core.state.policy import Due
 from norvash.core.text.words import day_words
 
 NOW_WORD = "Change or measure now"
+LATE_WORD = "Look overdue"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -90,14 +92,18 @@ def by_change(due: Due | None, rules: MotorRules) -> tuple[Rise, ...]:
     return tuple(rises)
 
 
-def by_look(look_on: date | None) -> tuple[Rise, ...]:
-    """Return when a look that is overdue raises a motor."""
-    if look_on is None:
+def by_look(look: Mark | None, since: date) -> tuple[Rise, ...]:
+    """Return when a look that is overdue raises a motor: to be planned, and to be done now once it is later than its
+    own interval again, counted from the last look, which was on the day `since`.
+    """
+    if look is None or look.on is None:
         return ()
-    why = f"The look of {day_words(look_on)} is overdue."
-    on = look_on + timedelta(days=1)
-    act = "Measure it now, or change the set."
-    return (Rise(on=on, grade="change", part=LOOK.id, word=NOW_WORD, act=act, why=why),)
+    end = look.late_on or look.on
+    why = f"The look of {day_words(end)} is overdue."
+    late, act = end + timedelta(days=1), "Measure it now, or change the set."
+    made = [Rise(on=late, grade="plan", part=LOOK.id, word=LATE_WORD, act=act, why=why)]
+    again = late + max(end - since, timedelta(0))
+    return (*made, Rise(on=again, grade="change", part=LOOK.id, word=NOW_WORD, act=act, why=why))
 
 
 def by_lives(lives: Iterable[Life]) -> tuple[Rise, ...]:

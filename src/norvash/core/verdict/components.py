@@ -47,19 +47,22 @@ def places_of(state: MotorState) -> dict[int, str]:
 
 
 def components_of(
-    by_length: Graded | None, conditions: Iterable[Condition], overrules: Iterable[Overrule], overdue: str = ""
+    by_length: Graded | None,
+    conditions: Iterable[Condition],
+    overrules: Iterable[Overrule],
+    overdue: Graded | None = None,
 ) -> tuple[Component, ...]:
     """Return the verdict on every part that counts: its worst voice wins; an overruled one keeps what it was before.
 
-    Units: by_length is the grade of the worst brush, its use and its tables counted in; overdue says by what use the
-    look is overdue, empty where it is not.
+    Units: by_length is the grade of the worst brush, its use and its tables counted in; overdue is how grave a look is
+    that is overdue by use, with its words as the rule, None where it is not.
     """
     ruled = {o.component: o for o in overrules}
     said: dict[str, Component] = {p.id: Component(part=p, grade=None, by="", rule_id="") for p in PARTS}
     if by_length is not None:
         said[BRUSHES.id] = Component(part=BRUSHES, grade=by_length.grade, by="length", rule_id=by_length.rule_id)
-    if overdue:
-        said[LOOK.id] = Component(part=LOOK, grade="change", by=overdue, rule_id="")
+    if overdue is not None:
+        said[LOOK.id] = Component(part=LOOK, grade=overdue.grade, by=overdue.rule_id, rule_id="")
     for c in conditions:
         name = c.finding.part.id
         said.setdefault(name, Component(part=c.finding.part, grade=None, by="", rule_id=""))

@@ -6,44 +6,18 @@ from norvash.core.edges import over, under, whole_down, within
 from norvash.core.forecast.set_forecast import Ahead
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import RUN_LENGTH_UNITS
-from norvash.core.planning.policies import OWN, whole_runs
-from norvash.core.planning.second_line import SECOND_LINE
+from norvash.core.planning.policies import OWN, runs_left, whole_runs
 from norvash.core.rules.book import MotorRules
 from norvash.core.state.findings import Findings, Reason
+from norvash.core.state.marks import Mark
 from norvash.core.state.motor_state import BrushSet, MotorState
 from norvash.core.state.policy import Due
-from norvash.core.text.words import UNIT_WORDS, counter_words, day_words, use_figure, use_words
+from norvash.core.text.words import counter_words, day_words, ordinal, use_words
+from norvash.core.verdict.when_words import at_counter, by_whom, counter_figure, on_counter, when_said
 
 _FIRST_LOOK = 0.35
 # Eight times in ten to this factor is narrow; of a set with this share of its usable carbon gone nothing was left.
 _NARROW, _WORN_OUT = 2.0, 0.9
-
-
-def at_counter(units: float, state: MotorState) -> str:
-    """Return a total use as the counter will show it."""
-    return f"{counter_figure(units, state)} {UNIT_WORDS[state.unit]}"
-
-
-def counter_figure(units: float, state: MotorState) -> str:
-    """Return the same without its unit."""
-    return use_figure(units + state.offset_units, state.unit, units - state.now_units)
-
-
-def on_counter(words: str, state: MotorState) -> str:
-    """Return words that say of a count in years that it stands on the counter: years from now are another thing."""
-    return f"{words}, on the counter" if state.unit == "years" else words
-
-
-def due_at(due: Due, state: MotorState) -> str:
-    """Return at which counter something is due, empty where only a day is known: what was worked out from wear as
-    rounded as that is, what somebody asked for to the unit.
-    """
-    if due.at_units is None:
-        return ""
-    if due.rule_id in (OWN, SECOND_LINE):
-        return at_counter(due.at_units, state)
-    step = 0.1 if state.unit == "years" else 1.0
-    return use_words(whole_down((due.at_units + state.offset_units) / step) * step, state.unit)
 
 
 def range_words(found: Findings, state: MotorState) -> list[Reason]:
@@ -139,24 +113,24 @@ def forecast_reasons(found: Findings, state: MotorState, rules: MotorRules) -> l
             )
         )
     for due in found.dues:
-        at = due_at(due, state)
-        when = ", ".join(x for x in (at and on_counter(at, state), day_words(due.on) if due.on else "") if x)
-        first = _place(due, found)
-        lead = f"{'Change' if due.change else 'Look'} by {when} for the {due.name}" if when else f"By the {due.name}"
-        if due.rule_id == OWN:
-            lead = f"Look by {when} by the forecast" if when else "By the forecast"
+        when, first = when_said(due, state), _place(due, found, state)
+        said = by_whom(due)
+        lead = f"{'Change' if due.change else 'Look'} by {when} {said}" if when else f"By the {due.name}"
         figures = (rules.figure(due.rule_id),) if due.rule_id else ()
         made.append(Reason(f"{lead}: {due.why}{first}.", figures))
+    made += _ruling(found, state, rules)
     runs = _whole_runs(found, state)
     return made if runs is None else [*made, runs]
 
 
-def _place(due: Due, found: Findings) -> str:
+def _place(due: Due, found: Findings, state: MotorState) -> str:
     """Say which look and which change comes first, and what does not count."""
     if due.aside:
         return f"; not counted: {due.aside}"
-    if due is found.look:
-        return "; this look comes first"
+    look = found.look
+    if look is not None and due is look.due:
+        brought = f", and not after the plan: {when_said(look, state)}" if look.brought else ""
+        return f"; this look comes first{brought}"
     if due is found.change:
         return "; this change comes first"
     return "; later" if due.at_units is not None or due.on is not None else ""
@@ -188,25 +162,51 @@ def _came_out_worn(gone: BrushSet) -> bool:
     return gone.end_reason == "at its limit"
 
 
+def _ruling(found: Findings, state: MotorState, rules: MotorRules) -> list[Reason]:
+    """Say by when the change is to be planned where the forecast says so, and which look is brought to it."""
+    plan, look = found.when.plan, found.look
+    made = []
+    if plan is not None and plan.rule_id == OWN:
+        figures = (rules.figure("act.lead-days"),)
+        made.append(Reason(f"Plan the change by {when_said(plan, state)} {by_whom(plan)}: {plan.why}.", figures))
+    if look is not None and look.brought and look.due is None:
+        made.append(Reason(f"No look comes after the plan: look by {when_said(look, state)}."))
+    return made
+
+
 def _whole_runs(found: Findings, state: MotorState) -> Reason | None:
-    """Return how many whole runs are left before the earliest of all that is due, None where it can stop midway."""
-    run, ahead = RUN_LENGTH_UNITS.of(state.figures), found.ahead
-    if not run or not state.entries or ahead is None:
+    """Return how many whole runs are left before the plan, None where it can stop midway: looks do not limit them, and
+    one that falls inside a run is named.
+    """
+    run, plan = RUN_LENGTH_UNITS.of(state.figures), found.when.plan
+    due = _units_of(plan, state) if plan is not None and state.entries else None
+    if not run or plan is None or due is None:
         return None
-    due = [
-        (d.at_units, "the look by the forecast" if d.rule_id == OWN else d.name)
-        for d in found.dues
-        if d.at_units is not None and not d.aside and not (d.rule_id == OWN and found.round is None)
-    ]
-    if found.round is not None and any(d.rule_id == OWN and not d.aside for d in found.dues):
-        due.append((ahead.p10_units, "the early end of the forecast"))
-    if not due:
-        return None
-    first, why = min(due)
-    shift = state.offset_units
-    left = whole_runs(state.entries[-1].total_units + shift, run, first + shift)
-    words = f"In whole runs of {counter_words(run, state.unit)}: {left.words(first + shift, why)}."
-    return Reason(f"{words} Nobody stops in the middle of one.")
+    shift, now = state.offset_units, state.entries[-1].total_units
+    left = whole_runs(now + shift, run, due + shift)
+    said = left.words(_as_shown(due + shift, state), _who(plan))
+    words = f"In whole runs of {counter_words(run, state.unit)}: {said}."
+    look = found.look.at_units if found.look is not None else None
+    inside = runs_left(look - now, run) if look is not None and over(look, now) else left.runs
+    before = f" Look before the {ordinal(inside + 1)}." if inside < left.runs else ""
+    return Reason(f"{words}{before} Nobody stops in the middle of one.")
+
+
+def _as_shown(counter: float, state: MotorState) -> float:
+    """Return what a counter shows when something is due: rounded down, for what is printed adds up."""
+    return counter if state.unit == "years" else float(whole_down(counter))
+
+
+def _who(plan: Mark) -> str:
+    return "the plan by the forecast" if plan.rule_id == OWN else plan.name
+
+
+def _units_of(mark: Mark, state: MotorState) -> float | None:
+    """Return at which use a mark comes: its own, or that of its day at the usual rate."""
+    if mark.at_units is not None or mark.on is None or state.rate is None:
+        return mark.at_units
+    last = state.entries[-1]
+    return last.total_units + max((mark.on - last.at.date()).days, 0) / 7 * state.rate.per_week
 
 
 def _abnormal(ahead: Ahead, rules: MotorRules) -> Reason:

@@ -2,17 +2,20 @@
 
 from dataclasses import replace
 from datetime import date
+from math import inf
 
 from norvash.core.brush.gauged import is_floating, shows_depths
 from norvash.core.brush.spread import Spread
 from norvash.core.edges import over, under
 from norvash.core.grades import Graded, rank_of, worst
 from norvash.core.motor.figure_fields import NEW_MM
-from norvash.core.planning.policies import OWN, dues, earliest, incomplete, nobody_knows, winners
+from norvash.core.planning.policies import OWN, dues, incomplete, last_check, nobody_knows
 from norvash.core.planning.second_line import second_line
+from norvash.core.planning.when import when
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.state.findings import BrushNow, Days, Findings, OpenDoubt
+from norvash.core.state.marks import When
 from norvash.core.state.motor_state import BrushSet, MotorState
 from norvash.core.state.policy import Due
 from norvash.core.state.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
@@ -24,6 +27,7 @@ from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
 from norvash.core.verdict.set_line import days_of, since_read
 from norvash.core.verdict.set_read import SetRead, set_read
 from norvash.core.verdict.uneven import spread_of, uneven_as_found, uneven_now
+from norvash.core.verdict.when_words import late_words
 from norvash.core.visit.lives import lives
 
 
@@ -33,24 +37,29 @@ def past_limit(state: MotorState, today: date) -> bool:
     return ahead is not None and ahead.visits > 0 and not over(ahead.p50_units, state.ran_by(today))
 
 
-def _by_day(days: Days, look: Due | None, change: Due | None, rules: MotorRules) -> tuple[Rise, ...]:
-    """Return on which days limit, change and look raise the motor; a school that follows symptoms is exempt."""
-    if follows_symptoms(rules):
+def _by_day(found: When, state: MotorState, rules: MotorRules, *, symptoms: bool) -> tuple[Rise, ...]:
+    """Return on which days limit, change and look raise the motor; a school that follows `symptoms` is exempt."""
+    if symptoms:
         return ()
-    look_on = look.on if look is not None else None
-    return (*by_limit(days.early_on, rules), *by_change(change, rules), *by_look(look_on))
+    early_on = min((m.early_on for m in found.limits if m.speaks and m.due is None and m.early_on), default=None)
+    change = next((m.due for m in found.plans if m.due is not None and m.speaks), None)
+    return (*by_limit(early_on, rules), *by_change(change, rules), *by_look(found.asked, last_check(state).on))
 
 
-def _overdue(asked: tuple[Due, ...], state: MotorState, today: date) -> str:
-    """Return by what use the look is overdue, empty where it is not or where use says nothing."""
-    ran = state.ran_by(today)
-    looks = [d for d in asked if not d.change]
-    first = earliest(looks)
-    for due in looks:
-        late = due.overdue_units if due.overdue_units is not None else due.at_units if due is first else None
-        if late is not None and under(late, ran):
-            return f"the look for the {due.name} is overdue by use"
-    return ""
+def _overdue(found: When, state: MotorState, today: date) -> Graded | None:
+    """Return how grave a look is that is overdue by use, None where none is or where use says nothing: to be planned,
+    or to be done now where the limit may have come since or it is later than its own interval again.
+    """
+    ran, since = state.ran_by(today), last_check(state).units
+    carbon = (m.early_units for m in found.limits if m.speaks and m.due is None and m.early_units is not None)
+    early = min(carbon, default=inf)
+    ranges = (m for m in found.looks if m.late_units is not None and m.speaks and not m.brought)
+    for mark in (found.asked, *ranges):
+        end = mark.end[0] if mark is not None else None
+        if mark is not None and end is not None and under(end, ran):
+            again = end + max(end - since, 0.0)
+            return Graded("plan" if under(ran, min(early, again)) else "change", late_words(mark, ran - end, state))
+    return None
 
 
 def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
@@ -59,25 +68,34 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
     Raises: InputError when the motor's figures contradict each other.
     """
     read = set_read(state, rules)
-    line_days, all_asked = days_of(state, read.line), _dues(state, rules)
-    asked = incomplete(all_asked, read.missing, state, today)
-    look, change = winners(asked)
-    # What a policy asks for comes due whether the set is whole or not.
-    to_come = winners([d for d in all_asked if d.rule_id != OWN])[0] if read.missing else look
-    by_carbon = _planned(state, line_days, look, whole=read.is_whole)
+    line_days = days_of(state, read.line)
+    asked = incomplete(_dues(state, rules), read.missing)
     too_short, out = read.latest is not None and _too_short(state, rules), any(d.stop for d in asked)
     by_all = _by_all(state, rules, read, late=past_limit(state, today) or too_short, out=out)
     spread, lived = _lived(state, rules, read, by_all)
     due_graded = by_interval(asked, state, rules, today)
     by_use = worst([g for g in (by_all, due_graded) if g])
     conditions = conditions_of(state, read.since, lived, by_use)
-    components = components_of(by_use, conditions, state.overrules, _overdue(asked, state, today))
+    symptoms = follows_symptoms(rules)
+    stopped = (by_use is not None and by_use.grade == "stop") or any(
+        c.finding.grade == "stop" for c in conditions if not c.finding.part.outside
+    )
+    at = when(
+        replace(state, away=state.away or stopped),
+        rules,
+        asked,
+        by_line=(read.line, line_days),
+        lives=lived,
+        measured=read.is_whole,
+        symptoms=symptoms,
+    )
+    components = components_of(by_use, conditions, state.overrules, _overdue(at, state, today))
     graded, whole = motor_grade(components, state.overrules)
     base = graded.grade if graded else None
     ruled = {c.id for c in components if c.overruled is not None}
     before = next((c for c in conditions if c.finding.part.outside and c.finding.grave), None)
     machine_base = max((base, before.finding.grade if before else None), key=rank_of)
-    rises = (*_by_day(by_carbon, to_come, change, rules), *by_lives(lived))
+    rises = (*_by_day(at, state, rules, symptoms=symptoms), *by_lives(lived))
     rises = tuple(r for r in rises if r.outside or (whole is None and r.part not in ruled))
     return Findings(
         grade=grade_on(base, (r for r in rises if not r.outside), today),
@@ -90,7 +108,6 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         new=state.told.new,
         graded=read.by_length,
         by_all=by_use,
-        change=change,
         unknown=nobody_knows(state),
         taken=_taken(state, state.current),
         due_graded=due_graded,
@@ -100,7 +117,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         held=read.held,
         governing=read.governing,
         line=read.line,
-        days=_with_change(by_carbon, change, rules),
+        days=_days(at),
         spread=spread,
         round=read.latest,
         complete_before=read.complete_before if read.missing else None,
@@ -115,7 +132,7 @@ def findings(state: MotorState, rules: MotorRules, today: date) -> Findings:
         since_read=since_read(read.brushes, state, read.latest, rules, today),
         ahead=None if nobody_knows(state) else state.ahead,
         dues=asked,
-        look=look,
+        when=at,
         too_short=too_short,
         tabled_out=out,
     )
@@ -176,31 +193,17 @@ def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
     return (own, *others, *asked)
 
 
-def _planned(state: MotorState, line_days: Days, look: Due | None, *, whole: bool) -> Days:
-    """Return the days that planning goes by; of the policies and the forecast the earliest look.
-
-    A set that is not measured, or not `whole`, has no day of its limit.
-    """
-    ahead, look_on = state.ahead, look.on if look else None
-    if ahead is None:
-        return replace(line_days, early_on=line_days.plan_on) if whole else Days(look_on=look_on)
-    if not whole:
-        return Days(look_on=look_on)
-    return Days(ahead.p50_on, ahead.p10_on, look.on if look else None, ahead.p10_on, ahead.p90_on)
-
-
-def _with_change(days: Days, change: Due | None, rules: MotorRules) -> Days:
-    """Return the days with that of an interval that asks for a new set: the earliest wins, and the school of fixed
-    hours makes it the day of the change.
-
-    Source: school.when
-    """
-    if change is None or change.on is None or follows_symptoms(rules):
-        return days
-    early = min(d for d in (days.early_on, change.on) if d is not None)
-    fixed = rules.choice("school.when").key == "interval"
-    limit = change.on if fixed or days.limit_on is None else min(days.limit_on, change.on)
-    return replace(days, limit_on=limit, plan_on=early, early_on=early)
+def _days(found: When) -> Days:
+    """Return the days of what rules, with the early bound of all limits that speak, and the late one."""
+    limit, plan, look = found.limit, found.plan, found.look
+    early = min((m.early_on for m in found.limits if m.speaks and m.early_on is not None), default=None)
+    return Days(
+        limit_on=limit.on if limit is not None else None,
+        plan_on=plan.on if plan is not None else None,
+        look_on=look.on if look is not None else None,
+        early_on=early,
+        late_on=limit.late_on if limit is not None else None,
+    )
 
 
 def _too_short(state: MotorState, rules: MotorRules) -> bool:

@@ -1,19 +1,17 @@
 """The figures under the line: what comes by when, and how sure that is, each with its word."""
 
-from collections.abc import Iterable, Iterator
-from dataclasses import replace
-from datetime import date
+from datetime import date, timedelta
 
-from norvash.core.edges import over
 from norvash.core.forecast.set_forecast import Ahead
-from norvash.core.grades import GRADES
 from norvash.core.planning.policies import OWN
 from norvash.core.rules.book import MotorRules
 from norvash.core.state.findings import Findings
+from norvash.core.state.marks import Mark
 from norvash.core.state.motor_state import MotorState
 from norvash.core.text.words import UNIT_WORDS, day_words, use_figure
-from norvash.core.verdict.forecast_words import at_counter, counter_figure, due_at, far_off, on_counter
+from norvash.core.verdict.forecast_words import far_off
 from norvash.core.verdict.line_figure import LineFigure
+from norvash.core.verdict.when_words import at_counter, by_whom, counter_figure, mark_at, on_counter, past_words
 
 
 def line_figures(found: Findings, state: MotorState, rules: MotorRules, today: date) -> tuple[LineFigure, ...]:
@@ -30,21 +28,13 @@ def _foreseen(
     found: Findings, ahead: Ahead, state: MotorState, rules: MotorRules, today: date
 ) -> tuple[LineFigure, ...]:
     if found.round is None:
-        return (*_of_a_kind(ahead, state), *_look(found, state))
+        return (*_of_a_kind(ahead, state), *_marked(found.look, state, today))
+    # A look that is brought to the plan, or to the change itself, is that visit.
+    look = () if found.look is not None and found.look.brought else _marked(found.look, state, today)
     if far_off(found, today, rules):
-        return (LineFigure(f"over {rules['line.horizon']:g} years", "limit about, from now"), *_look(found, state))
-    if found.grade == "change":
-        return (*_end(ahead, found, state), _sure(ahead, state))
-    ahead_of = (*_look(found, state), *_plan(found, today))
-    return (*_end(ahead, found, state), *_until_changed(ahead_of, found), _sure(ahead, state))
-
-
-def _until_changed(figures: Iterable[LineFigure], found: Findings) -> Iterator[LineFigure]:
-    """Yield what is said until its own day, and no longer than until the motor asks to be changed."""
-    change_on = min((r.on.isoformat() for r in found.own_rises if GRADES[r.rank] == "change"), default="")
-    for figure in figures:
-        days = [day for day in (figure.until, change_on) if day]
-        yield replace(figure, until=min(days, default=""))
+        return (LineFigure(f"over {rules['line.horizon']:g} years", "limit about, from now"), *look)
+    ahead_of = (*look, *_plan(found, state, today))
+    return (*_end(ahead, found, state), *ahead_of, _sure(ahead, state))
 
 
 def _limit(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
@@ -54,32 +44,42 @@ def _limit(ahead: Ahead, state: MotorState) -> tuple[LineFigure, ...]:
 
 def _end(ahead: Ahead, found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
     """Return what ends the set: its limit, or the change that an interval asks for where that comes first."""
-    due = found.change
-    if due is None or due.at_units is None or over(due.at_units, ahead.p50_units):
+    limit = found.when.limit
+    if limit is None or limit.due is None or limit.at_units is None:
         return _limit(ahead, state)
-    on = day_words(due.on) if due.on else ""
-    return (LineFigure(due_at(due, state), on_counter(f"change by, for the {due.name}", state), on),)
+    on = day_words(limit.on) if limit.on else ""
+    return (LineFigure(mark_at(limit, state), on_counter(f"change by, for the {limit.name}", state), on),)
 
 
-def _look(found: Findings, state: MotorState) -> tuple[LineFigure, ...]:
-    """Return by when to look again, and for what where it is not the forecast."""
+def _marked(mark: Mark | None, state: MotorState, today: date, also: str = "") -> tuple[LineFigure, ...]:
+    """Return by when a look or a plan is, and for whom where that is not the forecast; of one that is past by how much.
+
+    One that will be past on a day to come is said until then. What comes `also` by then is named with it.
+    """
+    if mark is None or not mark.known or mark.stop:
+        return ()
+    words = f"{mark.kind}{also} by" if mark.rule_id == OWN else f"{mark.kind}{also} by, {by_whom(mark)}"
+    at, on = mark_at(mark, state), day_words(mark.on) if mark.on else ""
+    past, late = past_words(mark, state, today), "overdue" if mark.kind == "look" else "past"
+    both = ", ".join(x for x in (at, on) if x)
+    if past:
+        return (LineFigure(f"{past} {late}", words, both),)
+    value, beside = (at, on) if at and mark.kind == "look" else (on or at, at if on else "")
+    said, end = on_counter(words, state) if value == at else words, mark.end[1]
+    if end is None:
+        return (LineFigure(value, said, beside),)
+    turns = (end + timedelta(days=1)).isoformat()
+    return (LineFigure(value, said, beside, until=turns), LineFigure(late, words, both, since=turns))
+
+
+def _plan(found: Findings, state: MotorState, today: date) -> tuple[LineFigure, ...]:
+    """Return by when a change is to be planned, or what was put off mended, where that is not the limit itself."""
+    plan, limit = found.when.plan, found.when.limit
+    at_its_limit = plan is not None and plan.due is not None and plan.due.overdue_units is None
+    if at_its_limit and limit is not None and limit.due is not None:
+        return ()
     look = found.look
-    if look is None:
-        return ()
-    on = day_words(look.on) if look.on else ""
-    words = "look by" if look.rule_id == OWN else f"look by, for the {look.name}"
-    at = due_at(look, state)
-    if not at:
-        return (LineFigure(on, words),) if on else ()
-    return (LineFigure(at, on_counter(words, state), on),)
-
-
-def _plan(found: Findings, today: date) -> tuple[LineFigure, ...]:
-    """Return the day from which a motor asks for its change to be planned, while that is still to come."""
-    plan_on, change_on = found.plan_on, (found.change.on if found.change is not None else None) or date.max
-    if plan_on is None or not today < plan_on < change_on:
-        return ()
-    return (LineFigure(day_words(plan_on), "plan by", until=plan_on.isoformat()),)
+    return _marked(plan, state, today, " and look" if look is not None and look.brought else "")
 
 
 def _sure(ahead: Ahead, state: MotorState) -> LineFigure:

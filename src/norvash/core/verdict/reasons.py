@@ -22,7 +22,8 @@ from norvash.core.text.words import (
     rate_words,
     use_words,
 )
-from norvash.core.verdict.forecast_words import forecast_reasons, on_counter
+from norvash.core.verdict.forecast_words import forecast_reasons
+from norvash.core.verdict.when_words import on_counter
 
 _MOST_NAMED = 8
 _LEAST_SHOWN_MM = 0.05

@@ -4,6 +4,7 @@ from dataclasses import replace
 from datetime import date
 
 from norvash.core.state.findings import Days, Findings
+from norvash.core.state.marks import When
 from norvash.core.text.words import day_words
 from norvash.core.verdict.sentence import Verdict
 
@@ -23,8 +24,7 @@ def retired(found: Findings, on: date, by: str) -> tuple[Findings, Verdict]:
         days=Days(),
         line_days=Days(),
         dues=(),
-        look=None,
-        change=None,
+        when=When(),
         due_graded=None,
         line=None,
         ahead=None,

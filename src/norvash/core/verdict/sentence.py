@@ -6,7 +6,7 @@ from datetime import date
 from norvash.core.edges import over, under
 from norvash.core.grades import GRADES, word_of
 from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
-from norvash.core.planning.policies import look_due, overdue
+from norvash.core.planning.policies import last_check, overdue
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.sheet.part import BESIDE, BRUSHES, COMPLAINT, LOOK, PARTS, Part
@@ -17,7 +17,7 @@ from norvash.core.state.rising import risen
 from norvash.core.text.words import length_words, listed
 from norvash.core.verdict.components import counted
 from norvash.core.verdict.forecast_words import far_off, forecast_reasons
-from norvash.core.verdict.line_figure import LineFigure
+from norvash.core.verdict.line_figure import LineFigure, said_on
 from norvash.core.verdict.line_figures import line_figures
 from norvash.core.verdict.reasons import limit_reason, reasons, shows
 from norvash.core.verdict.set_grade import RUN_TO_FAILURE, follows_symptoms
@@ -26,7 +26,10 @@ from norvash.core.visit.proving import SAY_WHY, done_words, proof_asked
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Verdict:
-    """What to do and why, by when and how sure as figures, the reasons below them, and the word for the grade."""
+    """What to do and why, by when and how sure as figures, the reasons below them, and the word for the grade.
+
+    `coming` are the figures of days to come too, each with the day from or until which it is said.
+    """
 
     act: str
     why: str
@@ -34,6 +37,7 @@ class Verdict:
     word: str
     reasons: tuple[Reason, ...]
     flags: tuple[str, ...]
+    coming: tuple[LineFigure, ...] = ()
 
     @property
     def sentence(self) -> str:
@@ -65,14 +69,14 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     What is not measured, incomplete or doubtful is a flag beside the grade: it asks first only where nothing graver
     than to watch it does.
     """
-    unit = LENGTH_UNIT.of(state.figures)
+    unit, coming = LENGTH_UNIT.of(state.figures), line_figures(found, state, rules, today)
     rise, calm = risen(found.base, found.own_rises, today), found.grade in ("fit", "watch", None)
     if found.unmeasured and calm and rise is None:
-        return _unmeasured(found, state, rules, today)
+        return _unmeasured(found, state, rules, today, coming)
     flags = _flags(found, state, rules, today)
     carbon = by_carbon(found)
     act = rise.act if rise is not None else _act(found, carbon=carbon)
-    if rise is None and "look due" in flags:
+    if rise is None and "look due" in flags and worst_part(found) is not LOOK:
         act = f"{act} The look is due."
     if found.doubts and calm:
         act = f"Settle the reading of brush {found.doubts[0].label} first."
@@ -83,7 +87,8 @@ def verdict(found: Findings, state: MotorState, rules: MotorRules, today: date) 
     return Verdict(
         act=act,
         why=rise.why if rise is not None else _why(found, unit),
-        figures=line_figures(found, state, rules, today),
+        figures=said_on(coming, today),
+        coming=coming,
         word=word,
         reasons=(*_beyond_carbon(found, rules, today), *reasons(found, state, rules)),
         flags=flags,
@@ -108,13 +113,21 @@ def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -
             "abnormal wear",
             bool(found.ahead and found.ahead.visits > 1 and under(found.ahead.tail, rules["forecast.abnormal"])),
         ),
-        ("look due", look_due(found.look, state, today) and found.grade in ("fit", "watch", "plan")),
+        ("look due", _look_due(found, state, today)),
         ("overdue", any(overdue(d, state, today) for d in found.dues)),
         ("uneven", bool(found.spread and found.spread.uneven)),
         (RUN_TO_FAILURE, follows_symptoms(rules)),
         ("overruled", bool(found.overruled or any(c.overruled for c in found.components))),
     )
     return tuple(name for name, is_on in on if is_on)
+
+
+def _look_due(found: Findings, state: MotorState, today: date) -> bool:
+    look = found.look
+    if look is None or found.grade not in ("fit", "watch", "plan"):
+        return False
+    just = look.brought and last_check(state).on == today  # who has just looked does not look again
+    return look.due_by(state.ran_by(today), today) and not just
 
 
 def _act(found: Findings, *, carbon: bool) -> str:
@@ -152,7 +165,9 @@ def worst_part(found: Findings) -> Part | None:
     return worst_one.part if worst_one is not None and worst_one.rank else None
 
 
-def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, today: date) -> Verdict:
+def _unmeasured(
+    found: Findings, state: MotorState, rules: MotorRules, today: date, coming: tuple[LineFigure, ...]
+) -> Verdict:
     """Return what is said of a set that nobody has measured; one of unknown age has no day."""
     unit = LENGTH_UNIT.of(state.figures)
     lengths = length_words(NEW_MM.need(state.figures), unit), length_words(found.limit.limit_mm, unit)
@@ -166,7 +181,8 @@ def _unmeasured(found: Findings, state: MotorState, rules: MotorRules, today: da
     return Verdict(
         act=act,
         why=why,
-        figures=line_figures(found, state, rules, today),
+        figures=said_on(coming, today),
+        coming=coming,
         word="Not measured",
         reasons=(new, limit_reason(found, rules, unit), *forecast_reasons(found, state, rules)),
         flags=flags,

@@ -5,8 +5,8 @@ from norvash.core.motor.figure_fields import LENGTH_UNIT, NEW_MM
 from norvash.core.state.findings import Findings
 from norvash.core.state.motor_state import BrushSet, MotorState
 from norvash.core.text.words import day_words, grouped, length_words, short_day, use_words
-from norvash.core.verdict.forecast_words import at_counter
 from norvash.core.verdict.reasons import limit_words
+from norvash.core.verdict.when_words import at_counter
 from norvash.drawing.days.life_frame import BOTTOM, LEFT, RIGHT, TOP, Frame, axes, frame_of
 from norvash.drawing.svg import Drawing, Element, el, label, line, polyline
 

@@ -6,6 +6,7 @@ from norvash.core.judging.brushes.lengths import lengths
 from norvash.core.judging.measuring import measured_on
 from norvash.core.sheet.life import Life
 from norvash.core.state.findings import BrushNow, Days, Findings, OldRate, Reason
+from norvash.core.state.marks import Mark
 from norvash.core.state.motor_state import MotorState
 from norvash.core.state.policy import Due
 from norvash.core.state.since import fitted_words, has_day
@@ -41,7 +42,7 @@ def motor_told(made: Judged) -> dict[str, object]:
         "limit_mm": found.limit.limit_mm,
         "limit_source": found.limit.source,
         "limit_on": found.days.limit_on,
-        "plan_on": found.plan_on,
+        "plan_on": found.days.plan_on,
         "early_on": found.days.early_on,
         "look_on": found.days.look_on,
         "set": _set(context.state),
@@ -49,6 +50,7 @@ def motor_told(made: Judged) -> dict[str, object]:
         "straight_line_at_old_rate": _by_old_rate(found),
         "forecast": found.ahead.as_plain() if found.ahead else None,
         "looks": [_look(d, found) for d in found.dues],
+        "when": [_mark(m, found) for m in found.when.all()],
         "reasons": [_reason(r) for r in said.reasons],
         "brushes": [_brush(b, found) for b in found.brushes],
         "measured": [m.as_plain() for m in (*on_sheet, *lengths(found, context.figures, context.rules))],
@@ -126,8 +128,21 @@ def _look(due: Due, found: Findings) -> dict[str, object]:
         "at_units": due.at_units,
         "on": due.on,
         "why": due.why,
-        "first": due is found.look,
+        "first": found.look is not None and due is found.look.due,
         "asks": due.asks,
+    }
+
+
+def _mark(mark: Mark, found: Findings) -> dict[str, object]:
+    """Return a look, a plan or a limit with who names it, and whether it is the one that holds."""
+    return {
+        "kind": mark.kind,
+        "by": mark.name,
+        "at_units": mark.at_units,
+        "on": mark.on,
+        "holds": any(mark is m for m in (found.when.look, found.when.plan, found.when.limit)),
+        "why": mark.why,
+        "not_counted": mark.aside,
     }
 
 

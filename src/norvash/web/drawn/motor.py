@@ -27,6 +27,7 @@ from norvash.drawing.brush.carbon_ruler import carbon_ruler
 from norvash.drawing.commutator.end_view import EndBrush, EndPlate, end_view
 from norvash.drawing.days.life_line import life_line
 from norvash.drawing.days.use_curve import use_curve
+from norvash.drawing.days.when_bar import when_bar
 from norvash.drawing.svg import Drawing
 from norvash.errors import NotFound
 from norvash.work.pages.motor import MotorPage
@@ -62,6 +63,13 @@ class _Drawn:
 
 def _life_line(shown: MotorPage, width: float) -> Drawing:
     return life_line(shown.found, shown.context.state, width, 285, table=width > _PHONE)
+
+
+def _when_bar(shown: MotorPage, width: float) -> Drawing:
+    context = shown.context
+    return when_bar(
+        shown.found, context.state, shown.today, windows=context.windows, place=context.motor.place, width=width
+    )
 
 
 def _carbon_ruler(shown: MotorPage, width: float) -> Drawing:
@@ -152,6 +160,7 @@ def sheet_view(shown: SheetNow, brushes: BrushLines, at: int, size: float) -> Dr
 _MAKERS: dict[str, tuple[Callable[[MotorPage, float], Drawing], float]] = {
     "end-view": (_end_view, 330.0),
     "life-line": (_life_line, 790.0),
+    "when-bar": (_when_bar, 1200.0),
     "carbon-ruler": (_carbon_ruler, 790.0),
     "use-curve": (_use_curve, 580.0),
 }

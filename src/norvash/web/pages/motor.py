@@ -20,7 +20,7 @@ from norvash.work.pages.record import lines_of, sheets_of
 from norvash.work.reading.loading import load
 
 router = APIRouter()
-_DRAWINGS = ("end-view", "life-line", "carbon-ruler")
+_DRAWINGS = ("end-view", "life-line", "when-bar", "carbon-ruler")
 
 
 @router.get("/motors/{motor_id}")

@@ -97,7 +97,7 @@ def _shown(policy: governing.Policy, found: Findings | None, unit: str) -> Shown
         narrow=narrow,
         why=due.why if due else "",
         when=when,
-        first=bool(found and due and (due is found.look or due is found.change)),
+        first=bool(found and due and due in (found.look and found.look.due, found.change)),
     )
 
 

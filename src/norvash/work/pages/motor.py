@@ -30,6 +30,7 @@ class MotorPage:
     """
 
     context: Context
+    today: date
     found: Findings
     said: Verdict
     open_sheet: SheetRow | None
@@ -56,6 +57,7 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     whole = next((s for s in listed.sheets if s.kind == "full"), None) or _whole_before(conn, motor_id, listed)
     return MotorPage(
         context=context,
+        today=today,
         found=found,
         said=made.said,
         open_sheet=left_open,

@@ -198,6 +198,7 @@ class Context:
             overrules=told.overrules,
             asked_on=told.look_on,
             asked_at=told.look_at,
+            away=told.away,
             grounds=self.grounds,
         )
 

@@ -29,9 +29,9 @@ from norvash.core.state.motor_state import MotorState
 from norvash.core.text.words import use_words
 from norvash.core.verdict.as_found import found_before_work
 from norvash.core.verdict.closing_line import IN_PIECES
-from norvash.core.verdict.forecast_words import due_at
 from norvash.core.verdict.sentence import Verdict
 from norvash.core.verdict.sheet_line import NOT_OPENED, sheet_says
+from norvash.core.verdict.when_words import mark_at
 from norvash.core.visit.done import done_tasks
 from norvash.core.visit.progress import StageNow, as_signed, progress
 from norvash.core.visit.visit import Visit
@@ -227,7 +227,7 @@ def _look(sheet: Sheet, found: Findings, state: MotorState) -> Look:
     due_on = due.on if due else None
     if asked is not None and (due_on is None or asked <= due_on):
         return Look(asked, None, "asked for on this sheet")
-    return Look(due.on, due.at_units, due.name, due_at(due, state)) if due else Look(None, None, "")
+    return Look(due.on, due.at_units, due.name, mark_at(due, state)) if due else Look(None, None, "")
 
 
 def last_work(conn: Connection, page: SheetNow) -> HistoryLine | None:

@@ -20,7 +20,7 @@ from norvash.core.sheet.life import At, KeptLife, Then, Told
 from norvash.core.sheet.measured import unjudged
 from norvash.core.sheet.sheet import Baseline, Gone, Lent, Sheet, Spot
 from norvash.core.stages.catalogue import APART, FIELDS, TOGETHER
-from norvash.core.stages.decide import MOTOR_OVERRULED, OVERRULED
+from norvash.core.stages.decide import AWAY, MOTOR_OVERRULED, OUTCOME, OVERRULED
 from norvash.core.stages.prove.complaint import COMPLAINT_NOW
 from norvash.core.stages.prove.run_fields import FIELDS as RUN_FIELDS
 from norvash.core.stages.prove.run_fields import RUN_HOW, stands_at
@@ -132,12 +132,16 @@ class SinceWithdrawn:
 
 @dataclass(frozen=True, slots=True)
 class Beside:
-    """What sheets say of a motor beside its readings: findings, what was overruled, a look by day or by counter."""
+    """What sheets say of a motor beside its readings: findings, what was overruled, a look by day or by counter.
+
+    One that is `away` stays out of service, or was sent out.
+    """
 
     told: Told
     overrules: tuple[Overrule, ...] = ()
     look_on: date | None = None
     look_at: float | None = None
+    away: bool = False
 
 
 def beside(
@@ -172,12 +176,13 @@ def beside(
         Told(kept=kept, places=places, back=back),
         max((r.at for s in sets for r in s.rounds), default=row.at),
     )
+    away = OUTCOME.of(sheet) in AWAY
     last = [r.at for s in sets for r in s.rounds if r.sheet_id == row.id]
     if max(last, default=row.at) < latest:
-        return Beside(told)
+        return Beside(told, away=away)
     sooner, at = str(row.signed.get("sooner") or ""), row.signed.get("sooner_at")
     asked_at = float(at) if isinstance(at, int | float) else None
-    return Beside(told, _overrules(sheet), date.fromisoformat(sooner) if sooner else None, asked_at)
+    return Beside(told, _overrules(sheet), date.fromisoformat(sooner) if sooner else None, asked_at, away)
 
 
 def _told(

@@ -170,7 +170,7 @@ def keep(conn: Connection, judged: Judged, *, why: str = "", free: bool = False)
             plan_on=_iso(min((r.on for r in found.rises if r.rank >= _PLAN), default=None)),
             change_on=_iso(min((r.on for r in found.rises if r.rank > _PLAN), default=None)),
             rises_json=json.dumps([r.as_plain() for r in found.rises]),
-            figures_json=json.dumps([f.as_plain() for f in said.figures]),
+            figures_json=json.dumps([f.as_plain() for f in said.coming]),
         ),
     )
     return judged
