@@ -61,7 +61,7 @@ SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
     "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
     "cutaway-phone": (PHONE, "light", lambda p: sheet(p, "S-05", "drive#stage-title")),
-    "motor": (WIDE, "light", lambda p: motor(p, "R-01")),
+    "motor": (WIDE, "light", lambda p: motor(p, "T-11")),
     "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook?q=spring")),
     "sheet-prove": (WIDE, "light", lambda p: sheet(p, "G-03", "prove#output")),
     "sheet-phone": (PHONE, "light", lambda p: sheet(p, "T-15", "brushes#stage-title")),

@@ -6,6 +6,7 @@ from starlette.testclient import TestClient
 from at_work import Work
 from bench_sheet import Bench
 from conftest import Shop
+from norvash.core.judging.measuring import measured_on
 from norvash.core.motor.notes import NotedRound
 from norvash.core.state.since import NO_DAY, fitted_words
 from norvash.core.text.words import day_words
@@ -217,3 +218,43 @@ def test_a_torque_is_taken_in_every_unit(shop: Shop, typed: str, torque_nm: floa
     work = Work(shop, Bench(shop, shop.motor())).safe()
     work.bench.put("torque-nm", typed)
     assert work.bench.page.sheet.entries["torque-nm", 0].number == pytest.approx(torque_nm, rel=1e-3)
+
+
+REACHED = {
+    "inside": ("24–30 in·lb", "3 N·m", "", ""),
+    "at its edge": ("24–30 in·lb", "30 in·lb", "", ""),
+    "a little under": ("24–30 in·lb", "2.6 N·m", "", "plan"),
+    "far under": ("24–30 in·lb", "2.3 N·m", "", "change"),
+    "a little over": ("24–30 in·lb", "3.5 N·m", "aluminium", "plan"),
+    "over on plastic": ("24–30 in·lb", "3.5 N·m", "plastic", "change"),
+    "under on plastic": ("24–30 in·lb", "2.6 N·m", "plastic", "plan"),
+    "one figure": ("5 N·m", "5.6 N·m", "", "change"),
+    "nothing wanted": ("", "5.6 N·m", "", ""),
+}
+
+
+@pytest.mark.parametrize(("wanted", "reached", "into", "grade"), REACHED.values(), ids=REACHED)
+def test_a_torque_that_was_reached_is_held_against_what_is_wanted(
+    shop: Shop, wanted: str, reached: str, into: str, grade: str
+) -> None:
+    work = Work(shop, Bench(shop, shop.motor())).safe()
+    for field, value in (("torque-nm", wanted), ("torque-into", into), ("torque-reached", reached)):
+        if value:
+            work.bench.put(field, value)
+    page = work.bench.page
+    said = next(m for m in measured_on(page.sheet, page.context.rules) if m.id == "torque-reached")
+    assert said.standing == ("off" if grade else "right" if wanted else "recorded")
+    assert [f.grade for f in said.findings] == ([grade] if grade else [])
+    assert ("loosen and tighten across again" in work.missing("service")) is (grade == "change")
+
+
+def test_a_torque_in_another_unit_is_refused_and_by_the_thread_it_is_only_said(shop: Shop) -> None:
+    work = Work(shop, Bench(shop, shop.motor())).safe()
+    with pytest.raises(InputError):
+        work.bench.put("torque-reached", "3 mm")
+    work.bench.put("torque-nm", "5 N·m")
+    work.bench.put("torque-reached", "7 N·m")
+    work.bench.put("decide.torque.off", "now")
+    work.bench.put("task.tighten", "yes")
+    work.bench.put("torque-reached", "5 N·m")
+    assert work.bench.life("torque.off").state == "proven"

@@ -170,6 +170,7 @@ def _environment() -> Environment:
         "use_number": words.use_number,
         "line_use": words.line_words,
         "line_number": words.line_number,
+        "adds_up": words.adds_up,
         "grouped": grouped,
         "figure": figure_words,
         "figure_said": figure_said,

@@ -3,12 +3,25 @@
 from collections.abc import Iterable, Iterator
 from dataclasses import replace
 
-from norvash.core.edges import under
+from norvash.core.edges import over, under
 from norvash.core.judging import stacks
 from norvash.core.rules.book import MotorRules
-from norvash.core.sheet.measured import Measured, by_rule, judged
+from norvash.core.sheet.measured import Measured, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
-from norvash.core.stages.close import FAN_NEAR, FIELDS, LATCHED, SHROUD, STAGE, TURNS_FREE
+from norvash.core.stacks.part import StackPart
+from norvash.core.stacks.torque import Band, estimated, read_band
+from norvash.core.stages.close import (
+    FAN_NEAR,
+    FIELDS,
+    LATCHED,
+    SCREWED_INTO,
+    SHROUD,
+    STAGE,
+    TORQUE_NM,
+    TORQUE_OFF,
+    TORQUE_REACHED,
+    TURNS_FREE,
+)
 from norvash.core.visit.done import last_inside, last_work
 from norvash.core.visit.stacks import stacks_now
 from norvash.core.visit.visit import Judging, Visit
@@ -38,11 +51,15 @@ def _before_service(visit: Visit) -> Iterator[str]:
     """Yield what of the machine is not back as it came off, and the earth that was not measured since."""
     yield from stacks.not_closed(visit, "machine")
     yield from stacks.earth_since(visit)
+    for life in visit.lives:
+        if life.finding.id == TORQUE_OFF.id and life.finding.grade == "change" and life.stands:
+            yield f"{life.finding.words}: {TORQUE_OFF.decision}"
 
 
 def _measure(sheet: Sheet, rules: MotorRules, _worn_mm: tuple[float, ...]) -> Iterable[Measured]:
     yield from stacks.measured(sheet, rules)
     yield from _fan(sheet, rules)
+    yield from _torque(sheet, rules)
 
 
 def _fan(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
@@ -55,6 +72,61 @@ def _fan(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     yield judged(
         SHROUD, words, value=least, unit="mm", low=need, basis=by_rule(rules, "fan.gap"), off=off, rests_on=("fan.gap",)
     )
+
+
+def _torque(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
+    """Yield the torque that was reached, held against what is wanted; against an estimate it is only said.
+
+    Source: rule closing.beyond
+    """
+    reached, (band, stated) = TORQUE_REACHED.of(sheet), torque_wanted(sheet, rules)
+    if reached is None:
+        return
+    read = f"{reached:.3g} N·m"
+    if band is None:
+        words = f"{read}: nobody says what is wanted"
+        yield value_of(TORQUE_REACHED, words, standing_of(None), value=reached, unit="N·m")
+        return
+    asked = f"{band.low_nm:.3g} to {band.high_nm:.3g} N·m" if band.high_nm > band.low_nm else f"{band.low_nm:.3g} N·m"
+    if not stated:
+        words = f"{read}; {asked} by the thread, an estimate"
+        yield value_of(TORQUE_REACHED, words, standing_of(None), value=reached, unit="N·m", basis="an estimate")
+        return
+    low, high = band.low_nm, band.high_nm
+    off = None
+    if under(reached, low) or over(reached, high):
+        edge, side = (low, "under") if under(reached, low) else (high, "over")
+        far = over(abs(reached - edge), rules["closing.beyond"] * edge)
+        worse = far or (side == "over" and SCREWED_INTO.of(sheet) == "plastic")
+        off = replace(TORQUE_OFF.worded(f"{read}, {side} the {asked} wanted"), grade="change" if worse else "plan")
+    yield judged(
+        TORQUE_REACHED,
+        f"{read}, {asked} wanted",
+        value=reached,
+        unit="N·m",
+        low=band.low_nm,
+        high=band.high_nm,
+        basis="this sheet",
+        off=off,
+        rests_on=("closing.beyond",),
+    )
+
+
+def torque_wanted(sheet: Sheet, rules: MotorRules) -> tuple[Band | None, bool]:
+    """Return how tight the bolts are wanted, and whether somebody stated it; else by their thread, an estimate."""
+    given = TORQUE_NM.given(sheet)
+    if given is not None:
+        return read_band(given.typed), True
+    bolts = bolts_off(sheet, rules)
+    if bolts is None or rules.choice("school.torque").key != "table":
+        return None, False
+    return estimated(bolts.size.partition(" ")[0], SCREWED_INTO.of(sheet) or "steel", rules), False
+
+
+def bolts_off(sheet: Sheet, rules: MotorRules) -> StackPart | None:
+    """Return the bolts of the machine that hold it together: the longest ones with a thread."""
+    parts = [p.part for s in stacks_now(sheet, rules) if s.where == "machine" for p in s.off]
+    return max((p for p in parts if p.kind == "bolt" and p.size), key=lambda p: p.reach_mm, default=None)
 
 
 def _left(visit: Visit) -> str:

@@ -27,6 +27,15 @@ RULES = (
         low=1,
         high=240,
     ),
+    Rule(
+        id="closing.beyond",
+        words="how far a torque is beyond the edge of what is wanted before it is tightened again at this visit",
+        unit="share",
+        default=0.1,
+        source=_HOUSE,
+        low=0,
+        high=0.5,
+    ),
     *(
         Rule(
             id=TORQUE.of(name),

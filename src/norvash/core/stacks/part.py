@@ -46,6 +46,12 @@ class StackPart:
         return f"{long} × {self.across_mm:g}" if self.across_mm is not None else long
 
     @property
+    def reach_mm(self) -> float:
+        """Return how long a counted part is: its thread's length, its own, or a usual one [mm]."""
+        _, _, long = self.size.partition("× ")
+        return float(long) if long else self.long_mm or self.of.long_mm
+
+    @property
     def lies(self) -> str:
         """Return how it lies and what it is made of."""
         return ", ".join(filter(None, (self.round, self.material, "stays on the shaft" if self.stays else "")))

@@ -1,7 +1,7 @@
 """Close up: nothing latched, nothing left over, it turns."""
 
 from norvash.core.sheet.field import Field
-from norvash.core.sheet.fields_made import column, quantity, tick
+from norvash.core.sheet.fields_made import column, pick, quantity, tick
 from norvash.core.sheet.finding import finding
 from norvash.core.sheet.part import DRIVE
 from norvash.core.sheet.stage import Stage
@@ -22,6 +22,17 @@ SHIFT_SHROUD = Task(
 FAN_NEAR = finding(
     "fan.near", "fan too near its shroud", "plan", "shift the shroud before it rubs", DRIVE, SHIFT_SHROUD
 )
+TIGHTEN = Task(
+    id="tighten",
+    what="Tighten across again, in three rounds",
+    done="tightened again",
+    minutes=10,
+    tools="torque wrench",
+    steps=("loosen all by half a turn", "finger tight, half, whole, across", "turn it by hand: it still turns freely"),
+)
+TORQUE_OFF = finding(
+    "torque.off", "tightened to another torque", "change", "loosen and tighten across again", DRIVE, TIGHTEN
+)
 FIELDS: tuple[Field, ...] = (
     LATCHED := tick(
         "latched", "Closed up", "Nothing holds a brush back: latches and hooks off", needs="safe", after_work=True
@@ -34,11 +45,35 @@ FIELDS: tuple[Field, ...] = (
     TORQUE_NM := quantity(
         "torque-nm",
         "Closed up",
-        "Torque of the through-bolts",
+        "Torque wanted of the through-bolts",
         "torque",
         needs="safe",
         high=1000,
         hint="maker's figure first; a band too, like 26–31 in·lb",
+        record=True,
+        placed=True,
+    ),
+    TORQUE_REACHED := quantity(
+        "torque-reached",
+        "Closed up",
+        "Torque reached",
+        "torque",
+        needs="safe",
+        high=1000,
+        hint="what the wrench was set to, or read, in the last round",
+        judged=True,
+        tells=(TORQUE_OFF,),
+        touched_by=(TIGHTEN,),
+        placed=True,
+    ),
+    SCREWED_INTO := pick(
+        "torque-into",
+        "Closed up",
+        "Screwed into",
+        ("steel", "steel or brass"),
+        ("aluminium", "aluminium"),
+        ("plastic", "plastic"),
+        needs="safe",
         record=True,
         placed=True,
     ),
@@ -98,7 +133,7 @@ STAGE = Stage(
     words="Close up",
     fields=(*FIELDS, *stacks.BACK_FIELDS),
     again=(END_FLOAT, HOLDER_GAP),
-    findings=(*stacks.FINDINGS, FAN_NEAR),
+    findings=(*stacks.FINDINGS, FAN_NEAR, TORQUE_OFF),
     inside=True,
     schools=("school.torque", "school.order"),
 )

@@ -3,6 +3,7 @@
 from datetime import date
 from math import floor, log10
 
+from norvash.core.edges import whole_down
 from norvash.core.text.quantities import shown
 
 # The most of what is left that the digits of a figure may cost.
@@ -110,6 +111,19 @@ def line_number(units: float, unit_of_use: str) -> str:
     ('4.50', '882')
     """
     return grouped(units, 2 if unit_of_use == "years" else 0)
+
+
+def adds_up(now: float, end: float, unit_of_use: str) -> str:
+    """Return how an end is reached from what the counter shows now, so that what is printed adds up: now rounded up,
+    the end as it is said, what is left their difference.
+
+    >>> adds_up(411.6, 452.0, "hours"), adds_up(3.0, 3.31, "years"), adds_up(455.2, 452.0, "hours")
+    ('412 + 40', '3.00 + 0.31', '456 − 4')
+    """
+    step = step_of(unit_of_use)
+    shown = -whole_down(-now / step) * step
+    sign = "−" if shown > end + step / 2 else "+"
+    return f"{line_number(shown, unit_of_use)} {sign} {line_number(abs(end - shown), unit_of_use)}"
 
 
 def use_figure(units: float, unit_of_use: str, left: float) -> str:

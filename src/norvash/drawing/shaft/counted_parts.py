@@ -10,12 +10,6 @@ from norvash.drawing.svg import Drawing, Element
 _ROW, _MOST, _THREAD_MM = 15.0, 8, 5.0
 
 
-def long_mm(part: StackPart) -> float:
-    """Return how long a counted part is: its thread's length, its own, or a usual one [mm]."""
-    _, _, long = part.size.partition("× ")
-    return float(long) if long else part.long_mm or part.of.long_mm
-
-
 def _across_mm(part: StackPart) -> float:
     thread = part.size.removeprefix("M").partition(" ")[0]
     return 1.7 * float(thread) if thread else part.across_mm or min(part.of.across_mm, 3 * _THREAD_MM)
@@ -36,10 +30,10 @@ def counted_parts(one: Laid, px: float, width: float) -> Drawing:
         there = back is not None and n < back.count
         right = there and back is not None and back.size == out.size
         seen = one.state in ("off", "back", "renewed") or right
-        made += drawn_part(out, Box(x=1, middle=middle, long=max(long_mm(out) * px, 3), half=half), ghost=not seen)
+        made += drawn_part(out, Box(x=1, middle=middle, long=max(out.reach_mm * px, 3), half=half), ghost=not seen)
         if there and back is not None and not right:
             other = max(min(_across_mm(back) * px / 2, _ROW / 2 - 1.5), 1.5)
-            made += drawn_part(back, Box(x=width / 2, middle=middle, long=max(long_mm(back) * px, 3), half=other))
+            made += drawn_part(back, Box(x=width / 2, middle=middle, long=max(back.reach_mm * px, 3), half=other))
     return Drawing(
         name="counted-parts",
         width=width,
@@ -52,5 +46,5 @@ def counted_parts(one: Laid, px: float, width: float) -> Drawing:
 
 def scale_of(parts: Sequence[StackPart], width: float) -> float:
     """Return the one scale of a tray [px a mm]: its longest part fills half of the width."""
-    longest = max((long_mm(p) for p in parts), default=1.0)
+    longest = max((p.reach_mm for p in parts), default=1.0)
     return min(width / 2 / max(longest, 1.0), 2.0)

@@ -2,16 +2,13 @@
 
 from dataclasses import dataclass
 
+from norvash.core.judging.close import bolts_off, torque_wanted
 from norvash.core.motor.figure_fields import END_FLOAT_HIGH_MM, END_FLOAT_LOW_MM
-from norvash.core.stacks.part import StackPart
 from norvash.core.stacks.shroud import shroud_words
-from norvash.core.stacks.torque import estimated, read_band
-from norvash.core.stages.close import ROUND, ROUNDS, SCREWS, SHIMS, SHROUD, TORQUE_NM
+from norvash.core.stages.close import ROUND, ROUNDS, SCREWED_INTO, SCREWS, SHIMS, SHROUD, TORQUE_NM, TORQUE_REACHED
 from norvash.core.stages.drive.shaft import END_FLOAT
 from norvash.core.stages.stacks import GONE_THROUGH, LEFT_OVER, LEFT_OVER_SAID
 from norvash.core.sums.shaft.shaft import FloatIn, end_float
-from norvash.core.visit.stacks import stacks_now
-from norvash.drawing.shaft.counted_parts import long_mm
 from norvash.drawing.shaft.cross_pattern import cross_pattern
 from norvash.drawing.svg import Drawing
 from norvash.web.stages.shown.at import At
@@ -75,27 +72,20 @@ def _float_says(page: SheetNow) -> str:
 
 def _torque(page: SheetNow) -> TorqueShown:
     """Return how tight it is closed: as it was entered, else by the thread of its bolts, which is an estimate."""
-    given = TORQUE_NM.given(page.sheet)
-    bolts = _bolts(page)
-    band, basis = (read_band(given.typed), "as entered") if given is not None else (None, "")
-    if band is None and bolts is not None and page.context.rules.choice("school.torque").key == "table":
-        thread = bolts.size.partition(" ")[0]
-        band = estimated(thread, "steel", page.context.rules)
-        if band is not None:
-            basis = f"{thread} into steel, an estimate: the maker's figure comes first, into aluminium half of it"
+    rules = page.context.rules
+    bolts, (band, stated) = bolts_off(page.sheet, rules), torque_wanted(page.sheet, rules)
+    basis = "as entered" if stated else ""
+    if band is not None and bolts is not None and not stated:
+        into = SCREWED_INTO.of(page.sheet) or "steel"
+        less = ", into aluminium half of it" if into == "steel" else ""
+        basis = f"{bolts.size.partition(' ')[0]} into {into}, an estimate: the maker's figure comes first{less}"
     screws = SCREWS.of(page.sheet)
     count = int(screws) if screws is not None else bolts.count if bolts is not None else 4
     rounds = tuple(entry(page, ROUND, n, f"Round {n}, {words}") for n, words in enumerate(ROUNDS, 1))
     return TorqueShown(
-        fields=tuple(entry(page, f) for f in (TORQUE_NM, SCREWS)),
+        fields=tuple(entry(page, f) for f in (TORQUE_NM, TORQUE_REACHED, SCREWED_INTO, SCREWS)),
         words=band.words if band is not None else "",
         basis=basis,
         drawn=cross_pattern(max(count, 2), band, _WIDE),
         rounds=rounds,
     )
-
-
-def _bolts(page: SheetNow) -> StackPart | None:
-    """Return the bolts of the machine that hold it together: the longest ones with a thread."""
-    parts = [p.part for s in stacks_now(page.sheet, page.context.rules) if s.where == "machine" for p in s.off]
-    return max((p for p in parts if p.kind == "bolt" and p.size), key=long_mm, default=None)
