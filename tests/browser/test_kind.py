@@ -213,10 +213,10 @@ def test_drawings_are_saved_as_files(ines: Page, watch: Watch, motor: str) -> No
     with ines.expect_download() as waiting:
         ines.get_by_role("link", name="Save as SVG").first.click()
     saved = waiting.value
-    assert saved.suggested_filename == "W-09-end-view.svg"
+    assert saved.suggested_filename == "W-09-when-bar.svg"
     assert saved.path().read_text().startswith("<?xml")
     ines.get_by_text("Table").first.click()
-    expect(ines.get_by_role("columnheader", name="polarity").first).to_be_visible()
+    expect(ines.get_by_role("columnheader", name="who says so").first).to_be_visible()
 
 
 def test_a_site_figure_changes_the_verdict_that_shows_it(ines: Page, watch: Watch, motor: str) -> None:

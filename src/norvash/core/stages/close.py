@@ -50,7 +50,6 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         high=1000,
         hint="maker's figure first; a band too, like 26–31 in·lb",
-        record=True,
         placed=True,
     ),
     TORQUE_REACHED := quantity(
@@ -74,7 +73,6 @@ FIELDS: tuple[Field, ...] = (
         ("aluminium", "aluminium"),
         ("plastic", "plastic"),
         needs="safe",
-        record=True,
         placed=True,
     ),
     SHIMS := column(
