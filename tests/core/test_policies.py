@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from norvash.core.forecast.past_set import PastSet
 from norvash.core.planning.interval_table import IntervalTable, TableNotes, table_from
-from norvash.core.planning.policies import dues, look_due, months_on, overdue, runs_left
+from norvash.core.planning.policies import dues, months_on, overdue, runs_left
 from norvash.core.planning.shop_table import shop_table
 from norvash.core.planning.when import of_look, ordered
 from norvash.core.rules.catalogue import shipped
@@ -187,7 +187,6 @@ def test_seasons_are_declared_learnt_or_follow_the_dark_windows() -> None:
 
 def test_a_look_is_due_by_day_or_by_use_and_a_range_is_overdue_past_its_end() -> None:
     ran = state().ran_by(TODAY)
-    assert not look_due(None, state(), TODAY)
     for at, on, due in (
         (None, None, False),
         (ran + 1, None, False),
@@ -197,7 +196,7 @@ def test_a_look_is_due_by_day_or_by_use_and_a_range_is_overdue_past_its_end() ->
         (ran + 1, TODAY, True),
         (ran, TODAY + timedelta(days=9), True),
     ):
-        assert look_due(Due(name="a look", at_units=at, on=on, why="why"), state(), TODAY) is due
+        assert of_look(Due(name="a look", at_units=at, on=on, why="why")).due_by(state().ran_by(TODAY), TODAY) is due
     ends = [
         overdue(Due(name="a range", at_units=1.0, on=None, why="why", rule_id="", overdue_units=end), state(), TODAY)
         for end in (None, ran + 1, ran, ran - 1)

@@ -9,7 +9,7 @@ from norvash.core.brush.limits import Limit
 from norvash.core.planning.hindsight import Outcome, reached, scores
 from norvash.core.planning.interval_table import IntervalTable, TableNotes
 from norvash.core.planning.outlook import propose
-from norvash.core.planning.policies import dues, look_due, overdue, runs_left
+from norvash.core.planning.policies import dues, overdue, runs_left
 from norvash.core.planning.shop_table import shop_table
 from norvash.core.planning.when import of_look, ordered
 from norvash.core.rules.book import MotorRules
@@ -184,7 +184,8 @@ def plans(rules: MotorRules) -> list[object]:
         for chosen in (policies, [yearly], [], policies[:2]):
             found = dues(motor, chosen, rules)
             first = ruling(ordered(map(of_look, found)))
-            days = [look_due(d, motor, TODAY) for d in found], [overdue(d, motor, TODAY) for d in found]
+            by_now = [replace(of_look(d), stop=False).due_by(motor.ran_by(TODAY), TODAY) for d in found]
+            days = by_now, [overdue(d, motor, TODAY) for d in found]
             made.append([name, [[d, d.why.split(" ")] for d in found], first.due if first else None, *days])
     windows = (
         CLOSED,

@@ -199,15 +199,6 @@ def incomplete(found: Sequence[Due], missing: Sequence[str]) -> tuple[Due, ...]:
     return tuple(replace(d, at_units=None, on=None, aside=why) if d.rule_id == OWN else d for d in found)
 
 
-def look_due(look: Due | None, state: MotorState, today: date) -> bool:
-    """Tell whether a look has come due, by day or by what has run."""
-    if look is None:
-        return False
-    return bool(look.on and look.on <= today) or (
-        look.at_units is not None and not over(look.at_units, state.ran_by(today))
-    )
-
-
 def overdue(due: Due, state: MotorState, today: date) -> bool:
     """Tell whether the high end of a range has been passed."""
     return due.overdue_units is not None and not over(due.overdue_units, state.ran_by(today))

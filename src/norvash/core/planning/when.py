@@ -18,6 +18,7 @@ from norvash.core.state.motor_state import MotorState
 from norvash.core.state.policy import Due
 
 BEHIND_FORECAST = "the forecast speaks"
+_ENDS: tuple[Kind, Kind] = ("plan", "limit")
 
 
 def when(
@@ -87,35 +88,29 @@ def _after(mark: Mark, end: Mark) -> bool:
 
 def of_look(due: Due) -> Mark:
     """Return the look that a policy or the forecast asks for."""
+    return replace(_of_due("look", due), stop=due.stop, late_units=due.overdue_units, late_on=due.late_on)
+
+
+def _of_change(due: Due, *, symptoms: bool) -> tuple[Mark, Mark]:
+    """Return plan and limit of a change that is asked for: of a range its low end and its high one."""
+    aside = "it runs until it shows symptoms" if symptoms else due.aside
+    plan, limit = (replace(_of_due(kind, due), aside=aside) for kind in _ENDS)
+    limit = replace(limit, early_units=due.at_units, early_on=due.on)
+    return plan, limit if due.overdue_units is None else replace(limit, at_units=due.overdue_units, on=due.late_on)
+
+
+def _of_due(kind: Kind, due: Due) -> Mark:
+    """Return what a policy or the forecast asks for as one of a kind."""
     return Mark(
-        kind="look",
+        kind=kind,
         name=due.name,
         at_units=due.at_units,
         on=due.on,
         why=due.why,
         rule_id=due.rule_id,
         aside=due.aside,
-        stop=due.stop,
-        late_units=due.overdue_units,
-        late_on=due.late_on,
         due=due,
     )
-
-
-def _of_change(due: Due, *, symptoms: bool) -> tuple[Mark, Mark]:
-    """Return plan and limit of a change that is asked for: of a range its low end and its high one."""
-    plan = Mark(
-        kind="plan",
-        name=due.name,
-        at_units=due.at_units,
-        on=due.on,
-        why=due.why,
-        rule_id=due.rule_id,
-        aside="it runs until it shows symptoms" if symptoms else due.aside,
-        due=due,
-    )
-    limit = replace(plan, kind="limit", early_units=due.at_units, early_on=due.on)
-    return plan, limit if due.overdue_units is None else replace(limit, at_units=due.overdue_units, on=due.late_on)
 
 
 def _of_life(life: Life) -> Mark:
