@@ -254,7 +254,21 @@ def test_a_torque_in_another_unit_is_refused_and_by_the_thread_it_is_only_said(s
         work.bench.put("torque-reached", "3 mm")
     work.bench.put("torque-nm", "5 N·m")
     work.bench.put("torque-reached", "7 N·m")
+    for field, value in (("torque-nm", "7 N·m"), ("torque-reached", "5 N·m")):
+        with pytest.raises(NeedsAnswer):  # neither the figure nor what it is held against moves by a keystroke
+            work.bench.put(field, value)
     work.bench.put("decide.torque.off", "now")
     work.bench.put("task.tighten", "yes")
-    work.bench.put("torque-reached", "5 N·m")
+    work.bench.put("torque-nm", "7 N·m")
+    assert work.bench.life("torque.off").state == "done not proven"  # nobody has read it again
+    work.bench.put("torque-reached", "7 N·m")
     assert work.bench.life("torque.off").state == "proven"
+
+
+def test_a_torque_on_plastic_is_no_milder_by_a_word(shop: Shop) -> None:
+    work = Work(shop, Bench(shop, shop.motor())).safe()
+    for field, value in (("torque-reached", "3.5 N·m"), ("torque-into", "plastic"), ("torque-nm", "24–30 in·lb")):
+        work.bench.put(field, value)
+    assert work.bench.life("torque.off").finding.grade == "change"
+    with pytest.raises(NeedsAnswer):
+        work.bench.put("torque-into", "steel")

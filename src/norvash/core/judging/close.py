@@ -6,6 +6,7 @@ from dataclasses import replace
 from norvash.core.edges import over, under
 from norvash.core.judging import stacks
 from norvash.core.rules.book import MotorRules
+from norvash.core.sheet.field import Field
 from norvash.core.sheet.measured import Measured, by_rule, judged, standing_of, value_of
 from norvash.core.sheet.sheet import Sheet
 from norvash.core.stacks.part import StackPart
@@ -82,6 +83,11 @@ def _torque(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     reached, (band, stated) = TORQUE_REACHED.of(sheet), torque_wanted(sheet, rules)
     if reached is None:
         return
+    if any(_since(f, sheet) for f in (TORQUE_NM, SCREWED_INTO)):
+        words = f"{reached:.3g} N·m, reached before what is wanted was said anew: read it again"
+        said = value_of(TORQUE_REACHED, words, "not judged", value=reached, unit="N·m")
+        yield replace(said, of=tuple((f.id, 0) for f in (TORQUE_NM, SCREWED_INTO, TORQUE_REACHED)))
+        return
     read = f"{reached:.3g} N·m"
     if band is None:
         words = f"{read}: nobody says what is wanted"
@@ -110,6 +116,12 @@ def _torque(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
         off=off,
         rests_on=("closing.beyond",),
     )
+
+
+def _since(field: Field, sheet: Sheet) -> bool:
+    """Tell whether a field was entered after work, and the torque not read since: it would prove by words alone."""
+    said, reached = field.given(sheet), TORQUE_REACHED.given(sheet)
+    return said is not None and reached is not None and said.sight == "left" and reached.sight != "left"
 
 
 def torque_wanted(sheet: Sheet, rules: MotorRules) -> tuple[Band | None, bool]:

@@ -50,6 +50,8 @@ FIELDS: tuple[Field, ...] = (
         needs="safe",
         high=1000,
         hint="maker's figure first; a band too, like 26–31 in·lb",
+        judged=True,
+        tells=(TORQUE_OFF,),
         placed=True,
     ),
     TORQUE_REACHED := quantity(
@@ -73,6 +75,8 @@ FIELDS: tuple[Field, ...] = (
         ("aluminium", "aluminium"),
         ("plastic", "plastic"),
         needs="safe",
+        judged=True,
+        tells=(TORQUE_OFF,),
         placed=True,
     ),
     SHIMS := column(
