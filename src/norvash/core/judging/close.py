@@ -84,7 +84,7 @@ def _torque(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
     if reached is None:
         return
     if any(_since(f, sheet) for f in (TORQUE_NM, SCREWED_INTO)):
-        words = f"{reached:.3g} N·m, reached before what is wanted was said anew: read it again"
+        words = f"{reached:.3g} N·m, reached before somebody said again what is wanted: read it again"
         said = value_of(TORQUE_REACHED, words, "not judged", value=reached, unit="N·m")
         yield replace(said, of=tuple((f.id, 0) for f in (TORQUE_NM, SCREWED_INTO, TORQUE_REACHED)))
         return
