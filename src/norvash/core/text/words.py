@@ -1,9 +1,9 @@
 """Numbers and dates as they stand in a sentence."""
 
 from datetime import date
-from math import floor, log10
+from math import floor, inf, log10
 
-from norvash.core.edges import whole_down
+from norvash.core.edges import same, whole_down
 from norvash.core.text.quantities import shown
 
 # The most of what is left that the digits of a figure may cost.
@@ -256,9 +256,11 @@ def listed(names: list[str]) -> str:
 def band_said(low: float | None, high: float | None, unit: str) -> str:
     """Return between what a value may lie, empty where nothing says so.
 
-    >>> band_said(2, 4.5, "mm"), band_said(0, 0.1, "Ω"), band_said(10, None, "V")
-    ('2 to 4.5 mm', 'at most 0.1 Ω', 'at least 10 V')
+    >>> band_said(2, 4.5, "mm"), band_said(0, 0.1, "Ω"), band_said(10, None, "V"), band_said(7, 7, "N·m")
+    ('2 to 4.5 mm', 'at most 0.1 Ω', 'at least 10 V', '7 N·m')
     """
+    if low and same(low, high if high is not None else inf):
+        return figure_said(low, unit)
     if low and high is not None:
         return f"{figure_said(low, unit) if unit == 'share' else figure_words(low)} to {figure_said(high, unit)}"
     if high is not None:
