@@ -76,42 +76,45 @@ def _fan(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
 
 
 def _torque(sheet: Sheet, rules: MotorRules) -> Iterator[Measured]:
-    """Yield the torque that was reached, held against what is wanted; against an estimate it is only said.
+    """Yield the torque that was reached with what it is held against, or what is wanted while nobody has read it."""
+    beside = tuple((f.id, 0) for f in (TORQUE_NM, SCREWED_INTO) if f.given(sheet) is not None)
+    reached, wanted = TORQUE_REACHED.of(sheet), TORQUE_NM.given(sheet)
+    if reached is not None:
+        yield replace(_reached(reached, sheet, rules), of=(*beside, (TORQUE_REACHED.id, 0)))
+    elif wanted is not None:
+        words = f"{read_band(wanted.typed).words} wanted, not read yet"
+        yield value_of(TORQUE_NM, words, "not whole")
+
+
+def _reached(reached: float, sheet: Sheet, rules: MotorRules) -> Measured:
+    """Return the torque that was reached [N·m], held against what is wanted; against an estimate it is only said.
 
     Source: rule closing.beyond
     """
-    reached, (band, stated) = TORQUE_REACHED.of(sheet), torque_wanted(sheet, rules)
-    if reached is None:
-        return
+    read, (band, stated) = f"{reached:.3g} N·m", torque_wanted(sheet, rules)
+    said = value_of(TORQUE_REACHED, f"{read}: nobody says what is wanted", standing_of(None), value=reached, unit="N·m")
     if any(_since(f, sheet) for f in (TORQUE_NM, SCREWED_INTO)):
-        words = f"{reached:.3g} N·m, reached before somebody said again what is wanted: read it again"
-        said = value_of(TORQUE_REACHED, words, "not judged", value=reached, unit="N·m")
-        yield replace(said, of=tuple((f.id, 0) for f in (TORQUE_NM, SCREWED_INTO, TORQUE_REACHED)))
-        return
-    read = f"{reached:.3g} N·m"
+        words = f"{read}, reached before somebody said again what is wanted: read it again"
+        return replace(said, words=words, standing="not judged")
     if band is None:
-        words = f"{read}: nobody says what is wanted"
-        yield value_of(TORQUE_REACHED, words, standing_of(None), value=reached, unit="N·m")
-        return
-    asked = f"{band.low_nm:.3g} to {band.high_nm:.3g} N·m" if band.high_nm > band.low_nm else f"{band.low_nm:.3g} N·m"
-    if not stated:
-        words = f"{read}; {asked} by the thread, an estimate"
-        yield value_of(TORQUE_REACHED, words, standing_of(None), value=reached, unit="N·m", basis="an estimate")
-        return
+        return said
     low, high = band.low_nm, band.high_nm
+    asked = f"{low:.3g} to {high:.3g} N·m" if high > low else f"{low:.3g} N·m"
+    if not stated:
+        return replace(said, words=f"{read}; {asked} by the thread, an estimate", basis="an estimate")
     off = None
     if under(reached, low) or over(reached, high):
         edge, side = (low, "under") if under(reached, low) else (high, "over")
         far = over(abs(reached - edge), rules["closing.beyond"] * edge)
         worse = far or (side == "over" and SCREWED_INTO.of(sheet) == "plastic")
         off = replace(TORQUE_OFF.worded(f"{read}, {side} the {asked} wanted"), grade="change" if worse else "plan")
-    yield judged(
+    return judged(
         TORQUE_REACHED,
         f"{read}, {asked} wanted",
         value=reached,
         unit="N·m",
-        low=band.low_nm,
-        high=band.high_nm,
+        low=low,
+        high=high,
         basis="this sheet",
         off=off,
         rests_on=("closing.beyond",),
