@@ -1,7 +1,7 @@
 """What a page must let somebody do at once: find, be asked for a figure in place, choose how keys work."""
 
 import re
-from datetime import date
+from datetime import date, timedelta
 from html import unescape
 from pathlib import Path
 
@@ -14,7 +14,7 @@ from norvash.core.rules.book import CLASSES
 from norvash.core.rules.catalogue import RULES
 from norvash.core.stages.catalogue import STAGES
 from norvash.store.file.database import connect
-from norvash.store.record import people, standings
+from norvash.store.record import people, standings, weeks_ahead
 from norvash.web.served.deps import SESSION_COOKIE
 from norvash.work.on_sheet.opening import open_sheet
 from norvash.work.on_sheet.sheets import enter
@@ -201,3 +201,21 @@ def test_where_it_stands_is_several_words(client: TestClient, sheet: str) -> Non
             r'name="conditions"\s+value="([^"]+)"\s+checked', client.get("/motors/test-act-00001/figures").text
         )
         assert (status, "; ".join(ticked)) == ((422, "") if kept is None else (200, kept))
+
+
+def test_register_and_outlook_open_with_what_must_not_run(playhouse: Path) -> None:
+    conn = connect(playhouse, read_only=True)
+    day = date.fromisoformat(conn.execute("select demo_day from site").fetchone()["demo_day"])
+    for then in (day, day + timedelta(weeks=30)):
+        stopped, urgent = weeks_ahead.list_gravest(conn, weeks_ahead.Sought(today=then), 99)
+        rows = [row_of(x, then) for x in standings.find_motors(conn, "", "", 99, 0)]
+        assert sorted(x.tag for x in stopped) == sorted(r.listed.tag for r in rows if r.grade == "stop")
+        assert sorted(x.tag for x in urgent) == sorted(r.listed.tag for r in rows if r.grade == "change")
+        one = weeks_ahead.list_gravest(conn, weeks_ahead.Sought(motor_class="tool", today=then), 1)
+        assert all(x.motor_class == "tool" for those in one for x in those)
+    conn.close()
+    with opened(playhouse, "person-1-of-demo") as client:
+        for address in ("/outlook", "/motors"):
+            shown = client.get(address).text
+            assert shown.index("Must not run") < shown.index("At this visit")
+        assert "Must not run" not in client.get("/motors?q=mixer").text

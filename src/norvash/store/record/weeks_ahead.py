@@ -121,6 +121,17 @@ def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Cou
     return Counts(row[0], row[1], tuple((row[2 + 2 * i], row[3 + 2 * i]) for i in range(len(days))))
 
 
+def list_gravest(conn: Connection, sought: Sought, most: int) -> tuple[list[Listed], list[Listed]]:
+    """Return what must not run, and what asks for hands at this visit, by itself or risen to it by today."""
+    which, values = _which(conn, sought)
+
+    def those(condition: str) -> list[Listed]:
+        statement = f"{LISTED} where {which} and {condition} order by s.due, s.motor_id limit :most"
+        return [listed_of(r) for r in conn.execute(statement, {**values, "most": most})]
+
+    return those("s.rank = 7"), [*those("s.rank = 6"), *those("+s.rank < 6 and s.change_on <= :today")][:most]
+
+
 def list_unknown(conn: Connection, sought: Sought, most: int) -> list[Listed]:
     """Return motors that run with a set of unknown age that nobody has measured."""
     which, values = _which(conn, sought)

@@ -12,6 +12,7 @@ from norvash.drawing.svg import Drawing
 from norvash.errors import NorvashError
 from norvash.exchange.said.notes import Since
 from norvash.store.record import motors as store
+from norvash.store.record.weeks_ahead import Sought, list_gravest
 from norvash.web.drawn.lists import list_ruler
 from norvash.web.drawn.motor import brush_drawn, end_view_new
 from norvash.web.list_leads import lead_of_row, waits_for
@@ -31,6 +32,7 @@ _FIELDS = {
     "expected_life_units": "set_lasts",
 }
 _ONE_SCALE_PX_PER_MM = 0.74
+_NAMED = 4
 _UNKNOWN = ("unknown", "not known", "?")
 
 
@@ -42,10 +44,14 @@ def show(*, request: Request, conn: Conn, now: Now, q: str = "", c: str = "", o:
         (r, list_ruler(r.listed.standing.drawing_json, 220.0)[0], waits_for(r, lead_of_row(r)))
         for r in rows[:REGISTER_PAGE]
     ]
+    first = p <= 1 and not q and o != "urgent"
+    stopped, urgent = list_gravest(conn, Sought(motor_class=c, today=now.date()), _NAMED + 1) if first else ([], [])
     return page(
         request,
         "motors.html",
         area="Motors",
+        stopped=stopped,
+        urgent=urgent,
         rows=drawn,
         more=len(rows) > REGISTER_PAGE,
         q=q,

@@ -44,7 +44,10 @@ class Task:
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class Outlook:
-    """One page of the outlook over a stretch of days; `unknown` are motors that run with a set of unknown age."""
+    """One page of the outlook over a stretch of days; `unknown` are motors that run with a set of unknown age.
+
+    `stopped` must not run, `urgent` ask for hands at this visit.
+    """
 
     rows: list[Ahead]
     first: date
@@ -53,6 +56,8 @@ class Outlook:
     windows: tuple[Window, ...]
     tasks: list[Task]
     unknown: list[Listed]
+    stopped: list[Listed]
+    urgent: list[Listed]
     found: int
     page: int
     pages: int
@@ -69,7 +74,10 @@ def outlook(conn: Connection, sought: Sought, span: str, page: int, today: date)
     listed = weeks_ahead.list_outlook(conn, sought, PAGE, (page - 1) * PAGE, counts.dated)
     rows = [ahead_of(x, windows, today) for x in listed]
     tasks = _tasks(conn, sought, ends, counts) if page == 1 else []
+    stopped, urgent = weeks_ahead.list_gravest(conn, sought, _NAMED + 1) if page == 1 else ([], [])
     return Outlook(
+        stopped=stopped,
+        urgent=urgent,
         rows=rows,
         first=today,
         last=last,
