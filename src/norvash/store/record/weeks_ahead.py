@@ -4,6 +4,7 @@ import json
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 from datetime import date
+from typing import NamedTuple
 
 from norvash.core.text.texts import compared
 from norvash.store.file.database import Connection
@@ -36,6 +37,14 @@ class Sought:
             "stage": self.grade,
             "today": self.today.isoformat(),
         }
+
+
+class Named(NamedTuple):
+    """A motor by its tag and name, for a line that leads to it."""
+
+    motor_id: str
+    tag: str
+    name: str
 
 
 _GRADE = """case when s.rank < 6 and s.change_on <= :today then 'change'
@@ -121,13 +130,14 @@ def count_outlook(conn: Connection, sought: Sought, days: Sequence[date]) -> Cou
     return Counts(row[0], row[1], tuple((row[2 + 2 * i], row[3 + 2 * i]) for i in range(len(days))))
 
 
-def list_gravest(conn: Connection, sought: Sought, most: int) -> tuple[list[Listed], list[Listed]]:
+def list_gravest(conn: Connection, sought: Sought, most: int) -> tuple[list[Named], list[Named]]:
     """Return what must not run, and what asks for hands at this visit, by itself or risen to it by today."""
     which, values = _which(conn, sought)
 
-    def those(condition: str) -> list[Listed]:
-        statement = f"{LISTED} where {which} and {condition} order by s.due, s.motor_id limit :most"
-        return [listed_of(r) for r in conn.execute(statement, {**values, "most": most})]
+    def those(condition: str) -> list[Named]:
+        of = "select s.motor_id, m.tag, m.name from standing s join motor m on m.id = s.motor_id"
+        statement = f"{of} where {which} and {condition} order by s.due, s.motor_id limit :most"
+        return [Named(*r) for r in conn.execute(statement, {**values, "most": most})]
 
     return those("s.rank = 7"), [*those("s.rank = 6"), *those("+s.rank < 6 and s.change_on <= :today")][:most]
 

@@ -9,7 +9,7 @@ from norvash.core.use.season import Window
 from norvash.store.file.database import Connection
 from norvash.store.record import policies, weeks_ahead
 from norvash.store.record.standings import Listed
-from norvash.store.record.weeks_ahead import Counts, Sought
+from norvash.store.record.weeks_ahead import Counts, Named, Sought
 from norvash.work.pages.bench import BenchRow, row_of
 
 PAGE = 14
@@ -56,8 +56,8 @@ class Outlook:
     windows: tuple[Window, ...]
     tasks: list[Task]
     unknown: list[Listed]
-    stopped: list[Listed]
-    urgent: list[Listed]
+    stopped: list[Named]
+    urgent: list[Named]
     found: int
     page: int
     pages: int
