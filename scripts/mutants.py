@@ -78,7 +78,7 @@ PARTS: dict[str, tuple[str, str]] = {
     ),
     "planning": (
         "planning/* use/* state/policy state/since state/marks",
-        "core/policies core/use core/use_whole core/forecasting core/sums web/outlook",
+        "core/policies core/use core/use_whole core/forecasting core/sums web/outlook work/counters",
     ),
     "diagnosis": ("diagnosis/*", "core/diagnosis core/edges core/sheet"),
     "forecast": (

@@ -10,6 +10,7 @@ from contextlib import closing
 from dataclasses import dataclass, field
 from datetime import datetime, timedelta
 from pathlib import Path
+from typing import Any
 
 import pytest
 from hypothesis import core, settings
@@ -88,7 +89,7 @@ class Shop:
     def motor(self, **changes: object) -> str:
         return add_motor(self.conn, self.act(), new_motor(**changes))
 
-    def log(self, motor_id: str, text: str, **how: str) -> str:
+    def log(self, motor_id: str, text: str, **how: Any) -> str:
         return log_use(self.conn, self.act(), motor_id, text=text, **how)
 
     def look(self, motor_id: str, counter: str = "", kind: str = "check") -> str:

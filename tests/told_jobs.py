@@ -44,6 +44,12 @@ TOLD = {
     "part-that-does-not-fit": ("out", "brush too big for its box"),
     "permit-left-open": ("not clean", "Test with power on no. 2 is not closed"),
     "put-off-found-again": ("certificate", "insulator cracked or missing (waits for insulator LP-I 4)"),
+    "counter-changed-twice": (
+        "measured",
+        "Watch this set. Brush A has 4.5 mm to its limit, 32%",
+        "the set has run at least 545 h",
+        "half of what that leaves, at the earliest; this look comes first",
+    ),
     "quick-look": ("measured", "Run on. Brush B has 10.2 mm"),
     "slip-of-the-pen": ("certificate", "Was “0.2” a slip of the pen"),
     "starter-in-bursts": ("certificate", "At most 10 s, then two minutes to cool."),

@@ -12,6 +12,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.rules.catalogue import shipped
 from norvash.core.state.since import YEAR_DAYS
 from norvash.core.use.counting import Counted, neighbours, read_counter, read_increment, weighted
+from norvash.core.use.happened import Happened
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import CALENDAR_RATE, Rate, day_of, rate_of_use
 from norvash.core.use.timeline import date_marks, use_on
@@ -86,7 +87,9 @@ def test_a_fallen_counter_is_asked_about_and_the_likeliest_comes_first(
     assert caught.value.likely == likely
     if total is not None:
         assert (
-            read_counter(value, on(day), NOW, entries=entries, unit="hours", rules=rules, answer=answer).total_units
+            read_counter(
+                value, on(day), NOW, entries=entries, unit="hours", rules=rules, said=Happened(answer=answer)
+            ).total_units
             == total
         )
 

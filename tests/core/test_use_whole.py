@@ -17,6 +17,7 @@ from norvash.core.state.marks import ruling
 from norvash.core.state.motor_state import BrushSet
 from norvash.core.state.policy import Policy
 from norvash.core.use.counting import Counted, daily_rate, read_counter, read_increment
+from norvash.core.use.happened import Happened
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate, day_of, rate_of_use, rate_sd
 from norvash.core.use.season import Season, Window, season_of, weeks_ahead
@@ -82,9 +83,15 @@ def counters(rules: MotorRules) -> list[object]:
     many = ((30, 21, "starts"), (200 * 96, 21, "starts"), (400 * 96, 21, "starts"))
     counter, increment = partial(read_counter, unit="hours", rules=rules), partial(read_increment, rules=rules)
     return [
-        *(said(partial(counter, x, DAY + timedelta(days=d), NOW, entries=high, answer=a)) for x, d, a in fallen),
+        *(
+            said(partial(counter, x, DAY + timedelta(days=d), NOW, entries=high, said=Happened(answer=a)))
+            for x, d, a in fallen
+        ),
         *(said(partial(increment, x, DAY + timedelta(days=d), NOW, entries=WEEKLY, unit=u)) for x, d, u in many),
-        *(said(partial(counter, x, DAY + timedelta(days=d), NOW, entries=WEEKLY, answer=a)) for x, d, a in shown),
+        *(
+            said(partial(counter, x, DAY + timedelta(days=d), NOW, entries=WEEKLY, said=Happened(answer=a)))
+            for x, d, a in shown
+        ),
         *(said(partial(increment, x, DAY + timedelta(days=d), NOW, entries=e, unit="hours")) for x, d, e in ran),
     ]
 

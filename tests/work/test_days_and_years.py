@@ -10,6 +10,7 @@ from norvash.core.judging.measuring import measured_on
 from norvash.core.motor.notes import NotedRound
 from norvash.core.state.since import NO_DAY, fitted_words
 from norvash.core.text.words import day_words
+from norvash.core.use.happened import Happened
 from norvash.errors import InputError, NeedsAnswer
 from norvash.exchange.interval_tables import table_from_csv
 from norvash.work.motors.stating import SinceTyped
@@ -124,7 +125,7 @@ def test_a_length_is_dated(shop: Shop) -> None:
     assert later.endswith("at 500 h, about 12.0 mm at 900 h, limit 8.0 mm."), "nobody has logged it for two weeks"
     shop.measure(motor, "", "11.8", "12.1")
     assert "had" not in shop.page(motor).said.why
-    shop.later(weeks=1).log(motor, "5", answer="replaced")
+    shop.later(weeks=1).log(motor, "5", happened=Happened(answer="replaced", old_last="905"))
     shop.later(weeks=8).log(motor, "150")
     assert "at 900 h, about" in shop.page(motor).said.why, "what the counter showed then, and not what it would now"
 
@@ -164,8 +165,8 @@ def test_one_brush_is_not_renewed_beside_one_that_may_not_stay(shop: Shop) -> No
     shop.measure(motor, "", "11", "12")
 
     def renew(counter: str, answer: str) -> str:
-        act = shop.later(minutes=3).act()
-        return renew_brushes(shop.conn, act, motor, counter=counter, reason="damaged", lengths={1: ""}, answer=answer)
+        act, said = shop.later(minutes=3).act(), Happened(answer=answer)
+        return renew_brushes(shop.conn, act, motor, counter=counter, reason="damaged", lengths={1: ""}, happened=said)
 
     with pytest.raises(NeedsAnswer, match="B may not stay: 29% usable, over 40% is asked for"):
         renew("1000", "")

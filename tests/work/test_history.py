@@ -48,7 +48,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
                 "A sticky, moves by hand; A no longer sticky, moves by hand"
             ),
         ),
-        (ines, "logged 3 h, 3 h more; the counter: new counter, started at 0"),
+        (ines, "logged 3 h, 3 h more; the counter: another counter in its place, so it is at least that"),
         (ines, "took back the entry of 130 h"),
         (ines, "logged 130 h, 17.5 h more"),
         (ines, "logged 112.5 h, 12.5 h more"),

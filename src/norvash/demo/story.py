@@ -7,6 +7,7 @@ from math import cos, pi
 from random import Random
 
 from norvash.core.forecast.simulation import Worn, read_with, simulate_set
+from norvash.core.use.happened import NOTHING, Happened
 from norvash.demo.fleet import DEMO_DAY, PEOPLE
 from norvash.demo.machine import Machine
 from norvash.demo.visit import PlayedVisit
@@ -137,9 +138,10 @@ class Story:
         return f"{used - self.shift:.0f}"
 
     def _change(self, when: datetime, used: float) -> None:
-        answer = ""
+        happened = NOTHING
         if self.machine.state == "counter replaced" and self.shift == 0:
-            self.shift, answer = used - 1, "replaced"
+            happened = Happened(answer="replaced", old_last=f"{used:.0f}", new_first="1", said_by="the scene dock")
+            self.shift = used - 1
         worn_out = (used - self.set_start) / self.machine.life_units > 0.75
         self.set_start, self.worn = used, self._new_set()
         lengths = {}
@@ -155,7 +157,7 @@ class Story:
             counter=self._counter(used),
             reason=reason,
             lengths=lengths,
-            answer=answer,
+            happened=happened,
         )
 
     def _reading(self, index: int, used: float) -> float:

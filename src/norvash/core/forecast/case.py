@@ -110,7 +110,8 @@ class Case:
     `fitted` gives each brush's own use at fitting for a set whose brushes differ in age; `started_mm` each brush's
     length where its clock starts, for a set that was worn before its record began; `shortest_of` is the true number
     of brushes where only the shortest was ever recorded (`brushes` is 1 then); `run_since` is what has run since the
-    last visit; `fitted_sd` is how far the use at which the set was fitted is known (standard uncertainty).
+    last visit; `fitted_sd` is how far the use at which the set was fitted is known (standard uncertainty);
+    `unseen` is what its visits count that no counter told.
     """
 
     new_mm: float
@@ -125,6 +126,7 @@ class Case:
     shortest_of: int = 1
     run_since: float = 0.0
     fitted_sd: float = 0.0
+    unseen: float = 0.0
     constants: Constants = field(default=Constants())
 
     def __post_init__(self) -> None:

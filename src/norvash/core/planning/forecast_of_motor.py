@@ -42,9 +42,13 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
         constants = replace(constants, bedding=0.0, bedding_sd=_NEVER_BEDDED, new_sd_mm=max(sd, _LEAST_SD_MM))
         rounds, started_at = rounds[1:], first.total_units
     fitted = tuple(_fitted_at(current, p.number, started_at) for p in state.positions)
-    visits = tuple(_visit(r, state, started_at) for r in rounds if r.total_units >= started_at)
+    seen = [r for r in rounds if r.total_units >= started_at]
+    visits = tuple(_visit(r, state, started_at) for r in seen)
     last = visits[-1].use if visits else 0.0
-    now = state.entries[-1].total_units if state.entries else started_at
+    unseen = _unseen(seen, state, limit, started_at) if state.at_least else ()
+    if unseen:
+        visits = tuple(replace(v, use=v.use + more) for v, more in zip(visits, unseen, strict=True))
+    now = state.known[-1].total_units if state.entries else started_at
     return Case(
         new_mm=NEW_MM.need(state.figures),
         limit_mm=limit.limit_mm,
@@ -57,6 +61,7 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
         started_mm=started,
         run_since=max(now - started_at - last, 0.0),
         fitted_sd=0.0 if started else current.fitted_sd,
+        unseen=unseen[-1] if unseen else 0.0,
         constants=constants,
     )
 
@@ -96,12 +101,31 @@ def _visit(a_round: Round, state: MotorState, started_at: float) -> PastRound:
     return PastRound(a_round.total_units - started_at, max(sd, _LEAST_SD_MM), lengths)
 
 
+def _unseen(seen: Sequence[Round], state: MotorState, limit: Limit, started_at: float) -> tuple[float, ...]:
+    """Return, by round, the use that no counter told up to it: what its wear asks for at the rate known before, where
+    that is more than was counted. So wear that fits more use than is counted teaches no faster rate.
+    """
+    new_mm = NEW_MM.need(state.figures)
+    rate = (new_mm - limit.limit_mm) / EXPECTED_LIFE_UNITS.need(state.figures)
+    found: list[float] = []
+    length, units, at, ran, worn = new_mm, started_at, state.current.fitted_at, 0.0, 0.0
+    for a_round in seen:
+        wore, counted = max(length - _mean(a_round), 0.0), a_round.total_units - units
+        unread = any(e.basis == "least" and at < e.at <= a_round.at for e in state.entries)
+        more = max(wore / rate - counted, 0.0) if unread else 0.0
+        found.append((found[-1] if found else 0.0) + more)
+        length, units, at = _mean(a_round), a_round.total_units, a_round.at
+        ran, worn = ran + counted + more, worn + wore
+        rate = worn / ran if worn > 0 and ran > 0 else rate
+    return tuple(found)
+
+
 def usage_of(state: MotorState) -> Usage:
     """Return how the motor is used, as the forecast takes it; the year starts at the last entry of the log."""
     rate: Rate | None = state.rate
     if rate is None or not state.entries:
         return Usage()
-    pattern = rate.season.pattern(state.entries[-1].at.date()) if rate.season else None
+    pattern = rate.season.pattern(state.known[-1].at.date()) if rate.season else None
     return Usage(rate.weeks, rate.logged_units, rate.declared, pattern)
 
 
@@ -110,7 +134,8 @@ def ahead_of(made: Forecast, case: Case, state: MotorState) -> Ahead:
     current = state.current
     rounds = [r for r in current.rounds if r.readings]
     base = rounds[0].total_units if rounds and begins_at_first_reading(state) else current.fitted_units
-    last = state.entries[-1].at.date() if state.entries else None
+    base -= case.unseen
+    last = state.known[-1].at.date() if state.entries else None
     weeks = made.weeks
 
     def on(value: float | None) -> date | None:
@@ -148,6 +173,12 @@ def _shortest_at(a_round: Round) -> int:
     return min(a_round.readings, key=lambda n: a_round.readings[n].length_mm)
 
 
+def _at_least(brush_set: BrushSet, state: MotorState) -> bool:
+    """Tell whether an ended set ran more than was counted: at one time no counter told it."""
+    ended = brush_set.ended_at or brush_set.fitted_at
+    return any(e.basis == "least" and brush_set.fitted_at < e.at <= ended for e in state.entries)
+
+
 def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit, rules: MotorRules) -> PastSet | None:
     """Return what an ended set taught about the family's wear rate, None where nothing can be said.
 
@@ -167,7 +198,7 @@ def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit, rules: Mot
         last = rounds[-1]
         worn, sd = start_mm - _mean(last, young), max(m.sd_mm for m in last.readings.values())
         if worn > rules["forecast.visible"] * sd and last.total_units > start_units:
-            return PastSet(log(worn / (last.total_units - start_units)))
+            return PastSet(log(worn / (last.total_units - start_units)), at_most=_at_least(brush_set, state))
     if not (ran > 0 and brush_set.fitted_known and new_mm > limit.limit_mm):
         return None
     worn_mm = (new_mm - limit.limit_mm) * (brush_set.gone_share or 1.0)

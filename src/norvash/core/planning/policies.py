@@ -17,7 +17,6 @@ from norvash.core.state.policy import Due, Policy
 from norvash.core.state.round import Round
 from norvash.core.state.since import has_no_day
 from norvash.core.text.words import UNIT_WORDS, counted, grouped, listed, ordinal, use_words
-from norvash.core.use.rate import day_of
 
 KINDS = {
     "interval": "every so many hours or starts",
@@ -123,10 +122,10 @@ def _by_interval(policy: Policy, state: MotorState, since: Checked) -> Due:
     return Due(
         name=policy.name,
         at_units=at,
-        on=_on(at, state),
+        on=state.day_at(at),
         why=f"{words}, counted from {from_what}",
         overdue_units=late,
-        late_on=None if late is None else _on(late, state),
+        late_on=None if late is None else state.day_at(late),
         change=policy.of_change,
     )
 
@@ -161,7 +160,7 @@ def _by_table(policy: Policy, state: MotorState) -> Due | None:
             cell=(cell.row, cell.column),
         )
     at = last.total_units + cell.interval
-    return Due(name=policy.name, at_units=at, on=_on(at, state), why=cell.words, cell=(cell.row, cell.column))
+    return Due(name=policy.name, at_units=at, on=state.day_at(at), why=cell.words, cell=(cell.row, cell.column))
 
 
 def _before_any_check(policy: Policy, state: MotorState, longest: float | None) -> Due | None:
@@ -170,7 +169,7 @@ def _before_any_check(policy: Policy, state: MotorState, longest: float | None) 
         return None
     at = state.current.earliest_units + longest
     why = f"never more than {use_words(longest, state.unit)}, counted from the fitting: nothing was checked yet"
-    return Due(name=policy.name, at_units=at, on=_on(at, state), why=why)
+    return Due(name=policy.name, at_units=at, on=state.day_at(at), why=why)
 
 
 def _values(a_round: Round, state: MotorState, quantity: str) -> list[float] | None:
@@ -179,12 +178,6 @@ def _values(a_round: Round, state: MotorState, quantity: str) -> list[float] | N
         return lengths
     depths = [on_the_gauge_mm(x, state.figures, "depth") for x in lengths]
     return None if any(d is None for d in depths) else [d for d in depths if d is not None]
-
-
-def _on(units: float, state: MotorState) -> date | None:
-    if state.rate is None or not state.entries:
-        return None
-    return day_of(units, state.entries[-1], state.rate)
 
 
 def incomplete(found: Sequence[Due], missing: Sequence[str]) -> tuple[Due, ...]:

@@ -7,7 +7,6 @@ from norvash.core.state.motor_state import MotorState
 from norvash.core.state.policy import Due
 from norvash.core.state.round import Round
 from norvash.core.text.words import use_words
-from norvash.core.use.rate import day_of
 
 SECOND_LINE = "line.second"
 
@@ -29,11 +28,10 @@ def second_line(state: MotorState, rules: MotorRules) -> Due | None:
         return None
     left = rules[SECOND_LINE] * (spacing if spacing is not None else (second - third) / (rate or 1.0))
     at = seen[0].total_units + left
-    on = day_of(at, state.entries[-1], state.rate) if state.rate is not None and state.entries else None
     why = (
         f"the second wear line showed; half of what the spacing to the last one leaves is {use_words(left, state.unit)}"
     )
-    return Due(name="second wear line", at_units=at, on=on, why=why, rule_id=SECOND_LINE, change=True)
+    return Due(name="second wear line", at_units=at, on=state.day_at(at), why=why, rule_id=SECOND_LINE, change=True)
 
 
 def _by_sightings(state: MotorState, showed: Round, second_mm: float, third_mm: float) -> float | None:

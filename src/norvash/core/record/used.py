@@ -4,17 +4,19 @@ from dataclasses import dataclass, replace
 
 from norvash.core.record.record import Record
 from norvash.core.record.said import Said
+from norvash.core.use.happened import NOTHING, Happened
 from norvash.core.use.log_entry import Entry as Use
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
 class UseLogged(Said):
-    """Use was logged, as it was typed; `event` says what happened to the counter."""
+    """Use was logged, as it was typed; `event` and `happened` say what happened to the counter."""
 
     id: str
     use: Use
     typed: str
     event: str
+    happened: Happened = NOTHING
 
     def applied(self, record: Record) -> Record:
         return replace(record, uses=tuple(sorted((*record.uses, self.use), key=lambda e: e.at)))

@@ -83,12 +83,13 @@ class OldRate:
 @dataclass(frozen=True, slots=True, kw_only=True)
 class SinceRead:
     """When the set was read, in words, and about how long its brushes are by now, by position [mm]; none where no more
-    has gone since than a reading can tell.
+    has gone since than a reading can tell. It is “at most” that, not `about`, where no counter tells all that has run.
     """
 
     on: str
     now_at: str
     now_mm: Mapping[int, float]
+    about: str = "about"
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)

@@ -1,7 +1,7 @@
 """What is known of one motor at one moment: the input of every verdict."""
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass, field, replace
 from datetime import date, datetime
 from math import sqrt
 from typing import TYPE_CHECKING
@@ -17,7 +17,7 @@ from norvash.core.state.policy import Policy
 from norvash.core.state.round import Round
 from norvash.core.text.words import MONTHS
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.rate import Rate
+from norvash.core.use.rate import Rate, day_of
 
 if TYPE_CHECKING:
     from norvash.core.sheet.ground import Ground
@@ -159,9 +159,10 @@ class BrushSize:
 class MotorState:
     """Everything that a verdict on one motor rests on; sets in the order in which they were fitted.
 
-    `told` is what the record and the open sheet tell of its findings; `asked_on` and `asked_at` are a look that was
-    asked for on the last sheet, by day and by what the counter shows then. `grounds` are what it was judged on before
-    changes that nobody has confirmed yet. One that was signed as out of service or sent away is `away`.
+    `told` is what the record and the open sheet tell of its findings; `asked_on` and `asked_units` are a look that was
+    asked for on the last sheet, by day and by total use. `grounds` are what it was judged on before changes that nobody
+    has confirmed yet. One that was signed as out of service or sent away is `away`. `gap` is the first entry of the
+    fitted set with use that no counter tells, None where every brush was measured since.
     """
 
     figures: Figures
@@ -174,9 +175,10 @@ class MotorState:
     told: Told = Told()
     overrules: tuple[Overrule, ...] = ()
     asked_on: date | None = None
-    asked_at: float | None = None
+    asked_units: float | None = None
     away: bool = False
     grounds: "tuple[Ground, ...]" = ()
+    gap: Entry | None = field(init=False, default=None)
 
     @property
     def unit(self) -> str:
@@ -198,6 +200,34 @@ class MotorState:
     def current(self) -> BrushSet:
         """Return the set that is fitted now."""
         return self.sets[-1]
+
+    def __post_init__(self) -> None:
+        if any(e.basis == "least" for e in self.entries):
+            object.__setattr__(self, "gap", self._gap())
+
+    def _gap(self) -> Entry | None:
+        complete = self.current.complete(self.positions)
+        since = max([self.current.fitted_at, *(r.at for r in complete[-1:])])
+        return next((e for e in self.entries if e.basis == "least" and e.at > since), None)
+
+    @property
+    def at_least(self) -> bool:
+        """Tell whether the set in the motor has run more than is counted: at one time no counter told it."""
+        return any(e.basis == "least" and e.at > self.current.fitted_at for e in self.entries)
+
+    @property
+    def known(self) -> tuple[Entry, ...]:
+        """Return the log up to use that no counter tells: days from carbon and intervals rest on that."""
+        return self.entries if self.gap is None else self.entries[: self.entries.index(self.gap)]
+
+    def day_at(self, total_units: float) -> date | None:
+        """Return the day on which a total is reached at the usual use; while what has run is only known as at least,
+        no later than by what was known before. None without a rate.
+        """
+        if self.rate is None or not self.entries:
+            return None
+        last = self.entries[-1:] if self.gap is None else (self.known[-1], self.entries[-1])
+        return min((x for e in last if (x := day_of(total_units, e, self.rate)) is not None), default=None)
 
     def ran_by(self, today: date) -> float:
         """Return the total use logged up to a day, 0 without a log."""

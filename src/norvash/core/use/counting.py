@@ -2,28 +2,30 @@
 
 from bisect import bisect_left, bisect_right
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime, time
 from math import floor, log
 
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import counter_words
-from norvash.core.use.log_entry import Entry
+from norvash.core.use.happened import NOTHING, STOOD_STILL, UNKNOWN, Happened, across
+from norvash.core.use.log_entry import Basis, Entry
 from norvash.errors import Conflict, InputError, NeedsAnswer
 
 
 @dataclass(frozen=True, slots=True)
 class Counted:
-    """What a new entry means: total use, counter value, and the event that explains a step."""
+    """What a new entry means: total use, counter value, the event that explains a step, and what its use rests on."""
 
     total_units: float
     counter_units: float
     event: str
+    basis: Basis = ""
 
-    def logged(self, at: datetime) -> Entry:
+    def logged(self, at: datetime, *, noted: bool = False) -> Entry:
         """Return it as an entry of the log of use."""
-        return Entry(at, self.total_units, self.counter_units)
+        return Entry(at, self.total_units, self.counter_units, noted, self.basis)
 
 
 def neighbours(entries: Sequence[Entry], at: datetime) -> tuple[Entry | None, Entry | None]:
@@ -44,9 +46,9 @@ def read_counter(
     entries: Sequence[Entry],
     unit: str,
     rules: MotorRules,
-    answer: str = "",
+    said: Happened = NOTHING,
 ) -> Counted:
-    """Judge a counter value against the log.
+    """Judge a counter value against the log; `said` is what happened to the counter since.
 
     Units: value in the motor's unit of use.
     Raises: InputError for the impossible, Conflict for another value at the same moment,
@@ -55,17 +57,17 @@ def read_counter(
     _not_future(at, now)
     before, after = neighbours(entries, at)
     if before is None:
-        counted = _before_all(value, after, unit=unit, answer=answer)
+        counted = _before_all(value, after, unit=unit, answer=said.answer)
     elif before.at == at and before.counter_units != value:
         raise Conflict(
             f"At that moment the counter was already logged as {counter_words(before.counter_units, unit)}.",
             "Take that entry back first, or give another time.",
             "value",
         )
-    elif not under(value, before.counter_units):
+    elif not under(value, before.counter_units) and not _is_another(said, before, unit):
         counted = Counted(before.total_units + (value - before.counter_units), value, "")
     else:
-        counted = _explained(value, before, entries, unit=unit, at=at, rules=rules, answer=answer)
+        counted = _explained(value, before, entries, unit=unit, at=at, rules=rules, said=said)
     _possible(counted.total_units, at, entries, unit, rules)
     return counted
 
@@ -81,7 +83,7 @@ def _before_all(value: float, after: Entry | None, *, unit: str, answer: str) ->
         return Counted(after.total_units - (after.counter_units - value), value, "first")
     if answer == "rolled over":
         return Counted(after.total_units - (rollover(value) - value + after.counter_units), value, "first")
-    if answer in ("replaced", "reset"):
+    if answer in CHANGED:
         return Counted(after.total_units - after.counter_units, value, "first")
     raise NeedsAnswer(
         f"The counter showed {counter_words(value, unit)} then and {counter_words(after.counter_units, unit)} on"
@@ -123,9 +125,7 @@ def weighted(counted: Counted, weight: float, at: datetime, entries: Sequence[En
     before, _ = neighbours(entries, at)
     if weight == 1 or before is None:
         return counted
-    return Counted(
-        before.total_units + weight * (counted.total_units - before.total_units), counted.counter_units, counted.event
-    )
+    return replace(counted, total_units=before.total_units + weight * (counted.total_units - before.total_units))
 
 
 def _not_future(at: datetime, now: datetime) -> None:
@@ -137,22 +137,47 @@ def _not_future(at: datetime, now: datetime) -> None:
 
 EVENTS = {
     "rolled over": "It rolled over",
-    "replaced": "New counter, started at 0",
+    "replaced": "Another counter in its place",
     "reset": "It was reset to 0",
     "slip": "Slip of the pen: I type it again",
     "last was wrong": "The last entry was wrong: take that back",
     "earlier": "This is an earlier round from my notes",
 }
+CHANGED = ("replaced", "reset")
+# What may have happened to a counter that nobody is asked about.
+HAPPENED = {
+    "": "Nothing: it is the same one and runs",
+    "replaced": EVENTS["replaced"],
+    "reset": EVENTS["reset"],
+    STOOD_STILL: "It stood still, and does or did so since",
+}
+
+
+def _is_another(said: Happened, before: Entry, unit: str) -> bool:
+    """Tell whether a value that did not fall is of another counter, or of one that was set to 0.
+
+    Raises: InputError where that is said, and not where the old one ended.
+    """
+    if said.answer not in CHANGED:
+        return False
+    if not said.names_an_end:
+        raise InputError(
+            f"The counter did not fall: it showed {counter_words(before.counter_units, unit)} on {before.at:%Y-%m-%d}.",
+            f"Say what the old one showed at last, or {UNKNOWN} where nobody knows; else say that nothing happened.",
+            "old_last",
+        )
+    return True
 
 
 def _explained(
-    value: float, before: Entry, entries: Sequence[Entry], *, unit: str, at: datetime, rules: MotorRules, answer: str
+    value: float, before: Entry, entries: Sequence[Entry], *, unit: str, at: datetime, rules: MotorRules, said: Happened
 ) -> Counted:
-    last = before.counter_units
+    last, answer = before.counter_units, said.answer
     if answer == "rolled over":
         return Counted(before.total_units + (rollover(last) - last + value), value, answer)
-    if answer in ("replaced", "reset"):
-        return Counted(before.total_units + value, value, answer)
+    if answer in CHANGED:
+        ran, known = across(value, before, said, unit)
+        return Counted(before.total_units + ran, value, answer, "" if known else "least")
     if answer == "earlier":
         raise InputError(
             f"{counter_words(value, unit)} from an earlier day is a note.",

@@ -11,6 +11,7 @@ from norvash.core.grades import Graded, rank_of, worst
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.planning.policies import OWN, dues, incomplete, last_check, nobody_knows
 from norvash.core.planning.second_line import second_line
+from norvash.core.planning.unread_use import look_after_gap
 from norvash.core.planning.when import when
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
@@ -20,7 +21,6 @@ from norvash.core.state.motor_state import BrushSet, MotorState
 from norvash.core.state.policy import Due
 from norvash.core.state.rising import Rise, by_change, by_limit, by_lives, by_look, grade_on
 from norvash.core.state.swapped import could_be_of
-from norvash.core.use.rate import day_of
 from norvash.core.verdict.before_work import by_carbon_found, worn, worn_as_found, worn_then
 from norvash.core.verdict.components import MOTOR, components_of, conditions_of, motor_grade
 from norvash.core.verdict.set_grade import by_interval, follows_symptoms, raised
@@ -162,12 +162,11 @@ def _lived(
 
 def _dues(state: MotorState, rules: MotorRules) -> tuple[Due, ...]:
     """Return what the forecast and every policy ask for."""
-    ahead, line = state.ahead, second_line(state, rules)
-    asked = () if line is None else (line,)
-    at = None if state.asked_at is None else state.asked_at - state.offset_units
-    for on, units in ((state.asked_on, None), (None, at)):
+    ahead = state.ahead
+    asked = tuple(d for d in (second_line(state, rules), look_after_gap(state, rules)) if d is not None)
+    for on, units in ((state.asked_on, None), (None, state.asked_units)):
         if on is not None or units is not None:
-            by_use = None if units is None or state.rate is None else day_of(units, state.entries[-1], state.rate)
+            by_use = None if units is None else state.day_at(units)
             asked = (
                 *asked,
                 Due(

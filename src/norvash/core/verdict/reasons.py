@@ -7,6 +7,7 @@ from norvash.core.edges import under
 from norvash.core.grades import WORDS, Graded, worst
 from norvash.core.known import all_known
 from norvash.core.motor.figure_fields import LENGTH_UNIT
+from norvash.core.planning.unread_use import HALF_OF_IT, gap_words
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.ground import said
 from norvash.core.state.component import Condition, finding_word
@@ -33,6 +34,8 @@ def reasons(found: Findings, state: MotorState, rules: MotorRules) -> tuple[Reas
     """Return the reasons of a verdict, the weightiest first, each with its rules."""
     unit = LENGTH_UNIT.of(state.figures)
     lines = [Reason(f"Brush {d.label}: {d.words}", (rules.figure(d.rule_id),)) for d in found.doubts]
+    unread = gap_words(state)
+    lines += [Reason(unread, (rules.figure(HALF_OF_IT),))] if unread else []
     lines += _overrule_reasons(found)
     lines += _finding_reasons(found.conditions)
     lines += [
@@ -128,7 +131,7 @@ def _usable_now(brush: BrushNow, found: Findings) -> str:
     share = found.usable_by_now(brush)
     if found.since_read is None or share is None or share == brush.usable:
         return ""
-    return f"; about {max(share, 0.0):.0%} {found.since_read.now_at}"
+    return f"; {found.since_read.about} {max(share, 0.0):.0%} {found.since_read.now_at}"
 
 
 def shows(under_mm: float) -> bool:

@@ -105,6 +105,7 @@ def _flags(found: Findings, state: MotorState, rules: MotorRules, today: date) -
         ("not measured", found.unmeasured),
         ("lengths taken from the part", found.taken),
         ("age unknown", found.unknown),
+        ("use at least", state.gap is not None),
         ("doubtful", bool(found.doubts)),
         ("incomplete", bool(found.missing)),
         ("limit estimated", found.limit.estimated),
@@ -254,7 +255,7 @@ def _why_carbon(found: Findings, unit: str) -> str:
         read, of_mm = found.since_read, shortest.last.length_mm
         every = (of_mm, read.now_mm[shortest.number], found.limit.limit_mm)
         had, now, limit = (length_words(mm, unit) for mm in every)
-        by_now = f"about {now}" if over(every[1], 0) else "and may be used up"
+        by_now = f"{read.about} {now}" if over(every[1], 0) else "and may be used up"
         return f"{_named(shortest.label, found)} had {had} {read.on}, {by_now} {read.now_at}, limit {limit}{sets}."
     left = length_words(shortest.left_mm or 0.0, unit)
     share = "" if shortest.usable is None else f", {max(shortest.usable, 0):.0%} of its usable carbon"

@@ -14,7 +14,6 @@ from norvash.core.state.round import Round
 from norvash.core.state.set_clock import begins_at_first_reading
 from norvash.core.state.since import fitted_words, has_no_day
 from norvash.core.text.words import day_words, step_of, use_words
-from norvash.core.use.rate import day_of
 from norvash.core.verdict.line_sightings import sightings
 
 # A log of use that is no older says what has run by now.
@@ -71,15 +70,12 @@ def at_look(brush: BrushNow, line: StraightLine, state: MotorState, latest: Roun
 
 def days_of(state: MotorState, line: StraightLine | OldRate | None) -> Days:
     """Return the days of a line's counter values by the usual use, as far as they are known."""
-    rate = state.rate
-    if line is None or line.do_not_exceed_h is None or rate is None:
+    if line is None or line.do_not_exceed_h is None:
         return Days()
-    if not state.entries:
-        return Days()
-    last, shift = state.entries[-1], state.offset_units
+    shift = state.offset_units
 
     def on(counter: float | None) -> date | None:
-        return None if counter is None else day_of(counter - shift, last, rate)
+        return None if counter is None else state.day_at(counter - shift)
 
     return Days(on(line.do_not_exceed_h), on(line.plan_by_h), on(line.look_again_h))
 
@@ -104,6 +100,7 @@ def since_read(
     def tells(worn_mm: float, sd_mm: float) -> bool:
         return worn_mm > 0 and not under(worn_mm, rules["line.least-wear"] * sd_mm)
 
+    about = "about" if state.gap is None else "at most"
     worn = {b.number: rates[b.number] * ran / 1000 for b in brushes}
     now = {
         b.number: max(b.last.length_mm - worn[b.number], 0.0)
@@ -111,12 +108,12 @@ def since_read(
         if b.last is not None and b.in_round and b.last.bare_mm is None and tells(worn[b.number], b.last.sd_mm)
     }
     if state.unit == "years":
-        return SinceRead(on=_read_on(latest, state), now_at=f"on {day_words(today)}", now_mm=now)
+        return SinceRead(on=_read_on(latest, state), now_at=f"on {day_words(today)}", now_mm=now, about=about)
     at = f"{_read_on(latest, state)} at {use_words(_shown_at(latest, state), state.unit)}".strip()
     last = max((e.at.date() for e in state.entries if e.at.date() <= today), default=latest.at.date())
     fresh = today - last <= _FRESH
     shown = use_words(state.ran_by(today) + state.offset_units, state.unit)
-    return SinceRead(on=at, now_at="now" if fresh else f"at {shown}", now_mm=now)
+    return SinceRead(on=at, now_at="now" if fresh else f"at {shown}", now_mm=now, about=about)
 
 
 def _read_on(latest: Round, state: MotorState) -> str:

@@ -5,8 +5,20 @@ from typing import Annotated, ClassVar, Literal, TypedDict
 
 from pydantic import Field
 
+from norvash.core.use.happened import ENDS, Happened
 from norvash.errors import InputError, NotFound
-from norvash.exchange.said.told import At, Lengths, Line, Plain, Seen, Statement, Words, counter_typed, plain_of
+from norvash.exchange.said.told import (
+    At,
+    Lengths,
+    Line,
+    OfCounter,
+    Plain,
+    Seen,
+    Statement,
+    Words,
+    counter_typed,
+    plain_of,
+)
 from norvash.store.file.database import Connection
 from norvash.store.record import rounds, sets
 from norvash.store.record.people import Done
@@ -127,10 +139,10 @@ class _Typed(TypedDict):
     counter: str
     reason: str
     lengths: dict[int, str]
-    answer: str
+    happened: Happened
 
 
-class _New(Statement):
+class _New(OfCounter):
     """Brushes came new: why, by position what they measure, and the counter then."""
 
     reason: Words = ""
@@ -141,7 +153,12 @@ class _New(Statement):
     def typed(self, at: At) -> _Typed:
         """Return it as both jobs take it."""
         lengths = _lengths(self.lengths, at)
-        return {"counter": self.counter, "reason": self.reason, "lengths": lengths, "answer": self.answer}
+        return {
+            "counter": self.counter,
+            "reason": self.reason,
+            "lengths": lengths,
+            "happened": self.happened(self.answer),
+        }
 
 
 class Fit(_New):
@@ -162,6 +179,7 @@ class Fit(_New):
 
 
 class FitLine(Fit, Line):
+    later: ClassVar[tuple[str, ...]] = ENDS
     at_stage: ClassVar[str] = "brushes"
     job: ClassVar[str] = "fit a new set"
     do: Literal["fit"]
@@ -188,6 +206,7 @@ class Renew(_New):
 
 
 class RenewLine(Renew, Line):
+    later: ClassVar[tuple[str, ...]] = ENDS
     at_stage: ClassVar[str] = "brushes"
     job: ClassVar[str] = "renew brushes"
     do: Literal["renew"]
@@ -198,8 +217,10 @@ class RenewLine(Renew, Line):
     def lines_of(cls, conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         lengths = {label: "" if mm is None else f"{mm:.9g} mm" for label, mm in after["renewed"].items()}
-        answer = {"answer": after["answer"]} if "answer" in after else {}
-        yield {"do": "renew", "reason": after["reason"], "lengths": lengths, **answer} | counter_typed(conn, act)
+        made = {"do": "renew", "reason": after["reason"], "lengths": lengths} | counter_typed(conn, act)
+        if "answer" in after:
+            made["answer"] = f"{made['answer']}+{after['answer']}" if "answer" in made else after["answer"]
+        yield made
 
 
 def _there(entry: Measure, at: At) -> tuple[Seen, str]:

@@ -11,8 +11,9 @@ from norvash.core.rules.catalogue import SCHOOLS_BY_ID
 from norvash.core.sheet.moved import Explained
 from norvash.core.text.quantities import UNITS
 from norvash.core.use.counting import EVENTS
+from norvash.core.use.happened import ENDS, STOOD_STILL
 from norvash.errors import NotFound
-from norvash.exchange.said.told import At, Line, Plain, Statement, Words, plain_of
+from norvash.exchange.said.told import At, Line, OfCounter, Plain, Statement, Words, plain_of
 from norvash.store.file.database import Connection
 from norvash.store.record import motors, sheets
 from norvash.store.record.people import Done
@@ -65,7 +66,7 @@ class RegisterLine(Register, Line):
     do: Literal["register"]
 
 
-class Use(Statement):
+class Use(OfCounter):
     """Use is logged: a counter's value or, by `mode`, an increment."""
 
     value: Words = ""
@@ -74,10 +75,12 @@ class Use(Statement):
     answer: Words = ""
 
     def done(self, act: Act, at: At) -> str:
-        return log_use(at.conn, act, at.motor_id, text=self.value, mode=self.mode, day=self.day, answer=self.answer)
+        said = {"text": self.value, "mode": self.mode, "day": self.day}
+        return log_use(at.conn, act, at.motor_id, **said, happened=self.happened(self.answer))
 
 
 class UseLine(Use, Line):
+    later: ClassVar[tuple[str, ...]] = ENDS
     job: ClassVar[str] = "log use"
     do: Literal["use"]
     value: Words
@@ -87,7 +90,8 @@ class UseLine(Use, Line):
     def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
         day = {"day": after["day"]} if after["day"] != act.at.date().isoformat() else {}
-        answer = {"answer": after["event"]} if after["event"] in EVENTS else {}
+        answer = {"answer": after["event"]} if after["event"] in (*EVENTS, STOOD_STILL) else {}
+        answer |= {k: after[k] for k in ENDS if k in after}
         yield {"do": "use", "value": f"{after['counter']:.9g}", **day, **answer}
 
 

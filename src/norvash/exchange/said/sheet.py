@@ -8,10 +8,22 @@ from pydantic import Field
 from norvash.core.parts.sizes import LABELS
 from norvash.core.stages.catalogue import field_of, stage_of
 from norvash.core.stages.gates import SERVICE
+from norvash.core.use.happened import ENDS
 from norvash.core.visit.done import done_tasks, sight_of
 from norvash.core.visit.offering import PLACE
 from norvash.errors import Conflict, NotFound
-from norvash.exchange.said.told import At, Line, Plain, Seen, Statement, Value, Words, counter_typed, plain_of
+from norvash.exchange.said.told import (
+    At,
+    Line,
+    OfCounter,
+    Plain,
+    Seen,
+    Statement,
+    Value,
+    Words,
+    counter_typed,
+    plain_of,
+)
 from norvash.store.file.database import Connection
 from norvash.store.record import entries, sheets
 from norvash.store.record.people import Done
@@ -52,7 +64,7 @@ _WITH = {
 MAY_COME = frozenset(_WITH.values())
 
 
-class Open(Statement):
+class Open(OfCounter):
     """A sheet is opened."""
 
     kind: Words = "full"
@@ -74,12 +86,13 @@ class Open(Statement):
             kind=self.kind,
             counter=self.counter,
             round_kind=self.round,
-            answer=self.answer,
+            happened=self.happened(self.answer),
             safe=self.safe,
         )
 
 
 class OpenLine(Open, Line):
+    later: ClassVar[tuple[str, ...]] = ENDS
     at_stage: ClassVar[str] = "opened"
     job: ClassVar[str] = "open a sheet"
     do: Literal["open"]

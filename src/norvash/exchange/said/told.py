@@ -11,6 +11,7 @@ from typing import Annotated, Any, ClassVar, Self
 
 from pydantic import BaseModel, ConfigDict, Field, ValidationError
 
+from norvash.core.use.happened import Happened
 from norvash.errors import InputError
 from norvash.store.file.database import Connection
 from norvash.store.record import use
@@ -100,6 +101,21 @@ class Statement(BaseModel, ABC):
         """Do the job that it stands for, and return what came of it; raise what that raises."""
 
 
+class OfCounter(Statement, ABC):
+    """What is said with a counter's value: what happened to it, beside the answer to what was asked."""
+
+    old_last: Words = ""
+    new_first: Words = ""
+    said_by: Words = ""
+    since: Words = ""
+
+    def happened(self, answer: str) -> Happened:
+        """Return what happened to the counter, as the jobs take it."""
+        return Happened(
+            answer=answer, old_last=self.old_last, new_first=self.new_first, said_by=self.said_by, since=self.since
+        )
+
+
 class Line(BaseModel):
     """What every line of a file has: when, and by whom.
 
@@ -130,6 +146,6 @@ def plain_of(text: str) -> dict[str, Any]:
 
 
 def counter_typed(conn: Connection, act: Done) -> Plain:
-    """Return what was typed as the counter with an act, if anything."""
+    """Return what was typed as the counter with an act, if anything, and what happened to it."""
     typed = use.typed_of(conn, f"{act.id}.use")
-    return {"counter": typed} if typed else {}
+    return {"counter": typed, **use.happened_of(conn, f"{act.id}.use")} if typed else {}

@@ -6,6 +6,7 @@ from datetime import datetime, timedelta
 
 from norvash.core.record.used import UseLogged
 from norvash.core.use.counting import Counted
+from norvash.core.use.happened import NOTHING, Happened
 from norvash.core.use.log_entry import Entry
 from norvash.errors import NotFound
 from norvash.store.file.database import Connection, Row
@@ -21,14 +22,17 @@ class UseRow:
     event: str
     struck: bool
     person: str
+    happened: Happened = NOTHING
 
 
 def add_entry(conn: Connection, motor_id: str, said: UseLogged, act_id: str) -> None:
     """Keep a new entry."""
     conn.execute(
-        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, noted, act_id)
+        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, noted, act_id,
+                                  basis, old_last, new_first, said_by)
            values (:id, :motor_id, (select coalesce(max(seq), 0) + 1 from use_entry where motor_id = :motor_id),
-                   :at, :total, :counter, :typed, :event, :noted, :act_id)""",
+                   :at, :total, :counter, :typed, :event, :noted, :act_id,
+                   :basis, :old_last, :new_first, :said_by)""",
         {
             "id": said.id,
             "motor_id": motor_id,
@@ -39,6 +43,10 @@ def add_entry(conn: Connection, motor_id: str, said: UseLogged, act_id: str) -> 
             "event": said.event,
             "noted": int(said.use.noted),
             "act_id": act_id,
+            "basis": said.use.basis,
+            "old_last": said.happened.old_last,
+            "new_first": said.happened.new_first,
+            "said_by": said.happened.said_by,
         },
     )
 
@@ -49,14 +57,28 @@ def typed_of(conn: Connection, entry_id: str) -> str:
     return row["typed"] if row is not None else ""
 
 
+def happened_of(conn: Connection, entry_id: str) -> dict[str, str]:
+    """Return what was said of a changed counter with an entry: its answer, and what was typed of its ends."""
+    row = conn.execute(
+        """select event, old_last, new_first, said_by from use_entry
+           where id = :id and event in ('replaced', 'reset', 'rolled over')""",
+        {"id": entry_id},
+    ).fetchone()
+    if row is None:
+        return {}
+    return {"answer": row["event"], **{k: row[k] for k in ("old_last", "new_first", "said_by") if row[k]}}
+
+
 def _entry(row: Row) -> Entry:
-    return Entry(datetime.fromisoformat(row["at"]), row["total_units"], row["counter_units"], bool(row["noted"]))
+    return Entry(
+        datetime.fromisoformat(row["at"]), row["total_units"], row["counter_units"], bool(row["noted"]), row["basis"]
+    )
 
 
 def list_entries(conn: Connection, motor_id: str) -> tuple[Entry, ...]:
     """Return the entries that count, in order of time."""
     rows = conn.execute(
-        """select at, total_units, counter_units, noted from use_entry
+        """select at, total_units, counter_units, noted, basis from use_entry
            where motor_id = :id and struck_act_id is null order by at, seq""",
         {"id": motor_id},
     )
@@ -79,6 +101,7 @@ def list_log(conn: Connection, motor_id: str, most: int) -> list[UseRow]:
             event=r["event"],
             struck=r["struck_act_id"] is not None,
             person=r["person"],
+            happened=Happened(old_last=r["old_last"], new_first=r["new_first"], said_by=r["said_by"]),
         )
         for r in rows
     ]
@@ -107,7 +130,7 @@ def strike_entry(conn: Connection, entry_id: str, act_id: str) -> None:
 def list_rows(conn: Connection, motor_id: str) -> list[UseRow]:
     """Return the entries that count with how they were typed, in order of time."""
     rows = conn.execute(
-        """select id, at, total_units, counter_units, typed, event, noted from use_entry
+        """select id, at, total_units, counter_units, typed, event, noted, basis from use_entry
            where motor_id = :id and struck_act_id is null order by at, seq""",
         {"id": motor_id},
     )
@@ -133,11 +156,12 @@ def add_entries(conn: Connection, act_id: str, entries: Iterable[tuple[str, date
                 typed,
                 counted.event,
                 act_id,
+                counted.basis,
             )
         )
     conn.executemany(
-        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id)
-           values (?, ?, ?, ?, ?, ?, ?, ?, ?)""",
+        """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, act_id, basis)
+           values (?, ?, ?, ?, ?, ?, ?, ?, ?, ?)""",
         rows,
     )
 

@@ -7,6 +7,7 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, PlainTextResponse, Response
 
 from norvash.core.text.days import taken_for
+from norvash.core.use.counting import HAPPENED
 from norvash.errors import InputError, NorvashError, NotFound
 from norvash.exchange.said.motor import Use
 from norvash.exchange.said.told import At, Seen
@@ -115,6 +116,7 @@ def _page(
         typed=typed,
         error=error,
         errors=errors_of(error),
+        happened=HAPPENED,
     )
 
 

@@ -4,6 +4,7 @@ from fastapi import APIRouter, Request
 from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.motor.classes import CAUTION_FOR_ALL, TEMPLATES
+from norvash.core.use.counting import HAPPENED
 from norvash.errors import NorvashError
 from norvash.exchange.said.brushes import Fit, Renew
 from norvash.exchange.said.told import At, Seen, Statement
@@ -49,6 +50,7 @@ def _page(
         typed=typed,
         error=error,
         errors=errors_of(error),
+        happened=HAPPENED,
         cautions=(template.caution, CAUTION_FOR_ALL),
     )
 

@@ -7,6 +7,7 @@ from fastapi.responses import HTMLResponse, Response
 
 from norvash.core.stages.gates import COMPETENT, METHODS, SAFE, usual_method
 from norvash.core.stages.safe import STAGE as SAFE_STAGE
+from norvash.core.use.counting import HAPPENED
 from norvash.errors import InputError, NorvashError
 from norvash.exchange.said.sheet import Open
 from norvash.exchange.said.told import At, Seen
@@ -52,6 +53,7 @@ def _head(
         typed=typed,
         error=error,
         errors=errors_of(error),
+        happened=HAPPENED,
         steps=SAFE.steps(shown.context.facts, shown.context.rules),
         isolation=METHODS[usual_method(shown.context.facts)],
         competent=COMPETENT,

@@ -133,7 +133,7 @@ def _judge_motor(
                 made.fault(line.line, "day" if error.field == "day" else "value", error)
             else:
                 known.add((given.at, what))
-                insort(entries, Entry(line.at, counted.total_units, counted.counter_units), key=lambda e: e.at)
+                insort(entries, counted.logged(line.at), key=lambda e: e.at)
                 made.new.append(New(motor_id, line.at, counted, line.typed))
         if count % _TELL_EVERY == 0:
             yield count

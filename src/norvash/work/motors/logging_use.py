@@ -1,12 +1,15 @@
 """Log hours or starts for one motor; take an entry back."""
 
-from datetime import datetime, time
+from dataclasses import replace
+from datetime import datetime, time, timedelta
 
 from norvash.core.motor.use_typed import read_use
 from norvash.core.record.used import UseLogged, UseStruck
 from norvash.core.state.since import in_years
 from norvash.core.text.days import near_day
-from norvash.core.use.counting import Counted, read_counter, read_increment, weighted
+from norvash.core.use.counting import CHANGED, Counted, neighbours, read_counter, read_increment, weighted
+from norvash.core.use.happened import NOTHING, STOOD_STILL, Happened, said_by
+from norvash.core.use.spans import middle, read_span
 from norvash.errors import InputError
 from norvash.store.file.database import Connection
 from norvash.store.record import use
@@ -32,7 +35,7 @@ def moment(day: str, now: datetime) -> datetime:
     raise InputError(f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y} or yesterday.", "day")
 
 
-def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime, answer: str) -> Counted:
+def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime, said: Happened) -> Counted:
     """Return what a typed use means for a motor, without keeping it."""
     if context.unit == "years":
         raise InputError("This motor counts years: there is nothing to log.", "The calendar tells its use.", "value")
@@ -43,26 +46,64 @@ def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime
         counted = read_increment(typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules)
     else:
         counted = read_counter(
-            typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules, answer=answer
+            typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules, said=said
         )
+        if said.answer == STOOD_STILL:
+            return _estimated(context, counted, said, at)
     return weighted(counted, typed.weight, at, context.entries)
 
 
+def _estimated(context: Context, counted: Counted, said: Happened, at: datetime) -> Counted:
+    """Return what was counted with what ran at the usual use while the counter stood still.
+
+    Raises: InputError where the usual use or the day is not known.
+    """
+    before, _ = neighbours(context.entries, at)
+    rate = context.state.rate
+    if rate is None or before is None:
+        raise InputError(
+            "What it ran while its counter stood still is not known: it has no usual use.",
+            "Give about how much it runs in a week under Figures, or log what it ran as “it ran since the last entry”.",
+            "since",
+        )
+    if not said.since.strip():
+        raise InputError("Since when it stood still is missing.", "Give about the day, the month or the year.", "since")
+    stood = max(datetime.combine(middle(read_span(said.since, at.date(), "since")), _NOON), before.at)
+    days = (at - stood) / timedelta(days=1)
+    if rate.season is not None:
+        days = rate.season.active_days(stood.date(), at.date())
+    ran = rate.per_week * max(days, 0.0) / 7
+    ran = float(round(ran)) if context.unit == "starts" else ran
+    return replace(counted, total_units=counted.total_units + ran, event=STOOD_STILL, basis="estimated")
+
+
 def log_use(
-    conn: Connection, act: Act, motor_id: str, *, text: str, mode: str = "counter", day: str = "", answer: str = ""
+    conn: Connection,
+    act: Act,
+    motor_id: str,
+    *,
+    text: str,
+    mode: str = "counter",
+    day: str = "",
+    answer: str = "",
+    happened: Happened = NOTHING,
 ) -> str:
-    """Keep one entry of use and judge the motor anew; return the entry's id.
+    """Keep one entry of use and judge the motor anew; return the entry's id. `happened` says what became of the
+    counter, `answer` alone only which it was.
 
     Raises: InputError, Conflict or NeedsAnswer, each with its remedy; then nothing is kept.
     """
+
+    happened = happened if happened.answer else replace(happened, answer=answer)
+    answer = happened.answer
 
     def prepare(now: Act) -> Saying:
         context, at = load(conn, motor_id), moment(day, now.at)
         strikes = answer == "last was wrong"
         struck = (_last_struck(conn, context),) if strikes else ()
         left = context.after(*struck)
-        counted = count(left, text, mode, at=at, now=now.at, answer=answer)
-        logged = UseLogged(id=now.id, use=counted.logged(at), typed=text.strip(), event=counted.event)
+        counted = count(left, text, mode, at=at, now=now.at, said=happened)
+        logged = _logged(now.id, counted, at, text, happened)
         judged = foresee(conn, [left.after(logged)], now.at.date())[0]
         settled = settle(conn, now, [(context, judged.context)]) if strikes else Settled()
         after = {
@@ -72,12 +113,14 @@ def log_use(
             "day": at.date(),
             "event": counted.event,
             "struck": struck[0].id if struck else "",
+            **logged.happened.typed,
+            **({"basis": counted.basis} if counted.basis else {}),
             **settled.explained,
         }
         change = Change(now.id, _last(context), after, motor_id)
         return Saying(context=context, said=(*struck, logged), change=change, judged=judged, settled=settled)
 
-    typed = {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": answer}
+    typed = {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": answer, **happened.typed}
     return say(conn, act, "log use", typed=typed, prepare=prepare)
 
 
@@ -133,28 +176,33 @@ def _by_calendar(context: Context, text: str, now: datetime) -> Counted:
     return Counted(last.total_units + ran, last.counter_units + ran, "calendar")
 
 
-def settled(context: Context, text: str, now: Act, answer: str) -> tuple[Counted, tuple[UseLogged, ...]]:
+def settled(context: Context, text: str, now: Act, said: Happened) -> tuple[Counted, tuple[UseLogged, ...]]:
     """Return the use that the counter shows at a measurement, and what of that is news that goes into the log.
 
     Raises: InputError or NeedsAnswer about the counter.
     """
     entries = context.entries
     if context.unit == "years":
-        return _with_news(_by_calendar(context, text, now.at), text, now)
+        return _with_news(_by_calendar(context, text, now.at), text, now, NOTHING)
     stands = Counted(entries[-1].total_units, entries[-1].counter_units, "") if entries else None
     if not text.strip():
         if stands is None:
             raise InputError("No use is logged yet.", "Type what the counter shows.", "counter")
         return stands, ()
     try:
-        counted = count(context, text, "counter", at=now.at, now=now.at, answer=answer)
+        counted = count(context, text, "counter", at=now.at, now=now.at, said=said)
     except InputError as error:
-        raise error.at("counter") from None
+        raise (error.at("counter") if error.field in ("value", "mode", "day") else error) from None
     if stands is not None and counted.counter_units == stands.counter_units:
         return stands, ()
-    return _with_news(counted, text, now)
+    return _with_news(counted, text, now, said)
 
 
-def _with_news(counted: Counted, text: str, now: Act) -> tuple[Counted, tuple[UseLogged, ...]]:
-    use_now = counted.logged(now.at)
-    return counted, (UseLogged(id=f"{now.id}.use", use=use_now, typed=text.strip(), event=counted.event),)
+def _with_news(counted: Counted, text: str, now: Act, said: Happened) -> tuple[Counted, tuple[UseLogged, ...]]:
+    return counted, (_logged(f"{now.id}.use", counted, now.at, text, said),)
+
+
+def _logged(entry_id: str, counted: Counted, at: datetime, text: str, said: Happened) -> UseLogged:
+    """Return use as it goes into the log; what was said of a counter to which nothing happened says nothing."""
+    happened = replace(said, said_by=said_by(said)) if counted.event in (*CHANGED, STOOD_STILL) else NOTHING
+    return UseLogged(id=entry_id, use=counted.logged(at), typed=text.strip(), event=counted.event, happened=happened)

@@ -11,7 +11,7 @@ from norvash.core.state.motor_state import BrushSet
 from norvash.core.state.round import Round
 from norvash.core.text.words import day_words
 from norvash.core.use.counting import read_counter
-from norvash.core.use.log_entry import Entry
+from norvash.core.use.happened import Happened
 from norvash.core.use.rate import Rate
 from norvash.core.use.spans import middle, read_span
 from norvash.errors import Conflict, InputError, NorvashError
@@ -142,11 +142,11 @@ class Desk:
                 entries=context.entries,
                 unit=self.unit,
                 rules=context.rules,
-                answer=self.answer if self.answer in _COUNTER_ANSWERS else "",
+                said=Happened(answer=self.answer if self.answer in _COUNTER_ANSWERS else ""),
             )
         except NorvashError as error:
             raise error.at(name) from None
-        entry = Entry(at, counted.total_units, counted.counter_units, noted=True)
+        entry = counted.logged(at, noted=True)
         logged = UseLogged(id=f"{self.act_id}.{self.next()}", use=entry, typed=text.strip(), event=counted.event)
         self.made.add(logged)
         return counted.total_units

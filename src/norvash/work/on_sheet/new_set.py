@@ -20,6 +20,7 @@ from norvash.core.stages.shared import FIT_SET
 from norvash.core.state.motor_state import BrushSet
 from norvash.core.state.round import Round
 from norvash.core.text.texts import clean
+from norvash.core.use.happened import NOTHING, Happened
 from norvash.core.visit.permit import MOST_TEXT
 from norvash.errors import InputError
 from norvash.store.file.database import Connection
@@ -59,7 +60,7 @@ def fit_new_set(
     counter: str,
     reason: str,
     lengths: dict[int, str],
-    answer: str = "",
+    happened: Happened = NOTHING,
     stated: Fitting = Fitting(),
 ) -> str:
     """End the set in the motor with its reason and start the next one.
@@ -75,7 +76,7 @@ def fit_new_set(
         sheet, old = context.open_sheet, context.sets[-1]
         if sheet is not None:
             hold_at_gate(sheet, "safe", context, now.at)
-        counted, news = settled(context, counter, now, answer)
+        counted, news = settled(context, counter, now, happened)
         total = counted.total_units
         fitted = _new(context, now, total, stated, frozenset(n for n, x in lengths.items() if _is_nominal(x)))
         read_now = _starting_lengths(context, now, fitted, lengths)
@@ -102,7 +103,8 @@ def fit_new_set(
         "counter": counter,
         "reason": reason,
         "lengths": lengths,
-        "answer": answer,
+        "answer": happened.answer,
+        **happened.typed,
         **stated.typed,
     }
     return say(conn, act, "fit a new set", typed=typed, prepare=prepare)

@@ -7,6 +7,7 @@ from norvash.core.sheet.field import YES
 from norvash.core.sheet.given import Given
 from norvash.core.sheet.sheet import Spot
 from norvash.core.stages.gates import SAFE
+from norvash.core.use.happened import NOTHING, Happened
 from norvash.errors import Conflict, InputError
 from norvash.store.file.database import Connection
 from norvash.store.record import people, sheets
@@ -30,7 +31,7 @@ def open_sheet(
     kind: str,
     counter: str,
     round_kind: str = "check",
-    answer: str = "",
+    happened: Happened = NOTHING,
     safe: bool = False,
 ) -> str:
     """Open a sheet at the use that the counter shows; return its id, or that of the one left open.
@@ -47,7 +48,7 @@ def open_sheet(
             return Saying(context=context, said=(), change=Change(row.id, {}, {"went on": row.id}, motor_id))
         if context.motor.gone_by(now.at.date()) is not None:
             raise Conflict("This motor is retired.", "Take it back into use on its page first.", "motor")
-        counted, news = settled(context, counter, now, answer)
+        counted, news = settled(context, counter, now, happened)
         row, total = _row(context, now, kind), counted.total_units
         said: tuple[Said, ...] = (
             *news,
@@ -65,7 +66,8 @@ def open_sheet(
         judged = foresee(conn, [context.after(*said)], now.at.date())[0]
         return Saying(context=context, said=said, change=Change(now.id, {}, after, motor_id), judged=judged)
 
-    typed = {"motor": motor_id, "sheet": kind, "counter": counter, "kind": round_kind, "answer": answer, "safe": safe}
+    typed = {"motor": motor_id, "sheet": kind, "counter": counter, "kind": round_kind, "safe": safe}
+    typed |= {"answer": happened.answer, **happened.typed}
     return say(conn, act, "open a sheet", typed=typed, prepare=prepare)
 
 

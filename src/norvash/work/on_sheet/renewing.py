@@ -1,11 +1,13 @@
 """Renew single brushes of a set while the others stay."""
 
+from dataclasses import replace
 from datetime import date
 
 from norvash.core.judging.brushes.keeping import stays
 from norvash.core.record.said import Said
 from norvash.core.record.sets import BrushesRenewed
 from norvash.core.state.motor_state import Renewal
+from norvash.core.use.happened import NOTHING, Happened
 from norvash.errors import InputError, NeedsAnswer
 from norvash.store.file.database import Connection
 from norvash.work.act.acting import Act, Change
@@ -22,16 +24,24 @@ STAY = "stays"
 
 
 def renew_brushes(
-    conn: Connection, act: Act, motor_id: str, *, counter: str, reason: str, lengths: dict[int, str], answer: str = ""
+    conn: Connection,
+    act: Act,
+    motor_id: str,
+    *,
+    counter: str,
+    reason: str,
+    lengths: dict[int, str],
+    happened: Happened = NOTHING,
 ) -> str:
     """Renew some brushes of the set while the others stay; `lengths` holds their positions, an empty one not measured.
 
-    Where one of the others may not stay that is asked, and `answer` says that it does all the same, after a “+” where
+    Where one of the others may not stay that is asked, and the answer says that it does all the same, after a “+” where
     it answers for the counter too.
     Raises: InputError at the field that is wrong, also when all brushes are named; NeedsAnswer about the counter and
     about those that may not stay, Conflict while the gate of an open sheet is not passed.
     """
     check_reason(reason, "the brushes")
+    answer = happened.answer
     of_counter, _, of_others = answer.rpartition("+") if answer.endswith(STAY) else (answer, "", "")
 
     def prepare(now: Act) -> Saying:
@@ -43,7 +53,7 @@ def renew_brushes(
             raise InputError("No brush is chosen.", "Choose those that were renewed.", "only")
         if len(lengths) == len(known):
             raise InputError("All brushes are chosen.", "That is a new set: leave the choice empty.", "only")
-        counted, news = settled(context, counter, now, of_counter)
+        counted, news = settled(context, counter, now, replace(happened, answer=of_counter))
         against = _against(context, set(lengths), now.at.date())
         if against and not of_others:
             raise _asked(against, of_counter)
@@ -56,6 +66,7 @@ def renew_brushes(
         return Saying(context=context, said=said, change=change, judged=judged)
 
     typed = {"motor": motor_id, "counter": counter, "reason": reason, "only": lengths, "answer": answer}
+    typed |= happened.typed
     return say(conn, act, "renew brushes", typed=typed, prepare=prepare)
 
 

@@ -185,22 +185,31 @@ class Context:
         sets = (*sets[:-1], in_places(sets[-1]))
         if any(r.held for r in sets[-1].rounds):
             sets = (*sets[:-1], replace(sets[-1], rounds=tuple(r.proving for r in sets[-1].rounds)))
-        rate = rate_in_season(self.motor, self.figures, self.entries, self.windows, self.rules)
-        return MotorState(
+        state = MotorState(
             figures=self.figures,
             positions=self.positions,
             sets=sets,
             entries=self.entries,
-            rate=rate,
+            rate=None,
             ahead=self.ahead,
             policies=self.policies,
             told=told.told,
             overrules=told.overrules,
             asked_on=told.look_on,
-            asked_at=told.look_at,
+            asked_units=self._asked_units(told.look_at),
             away=told.away,
             grounds=self.grounds,
         )
+        rate = rate_in_season(self.motor, self.figures, state.known, self.windows, self.rules)
+        return replace(state, rate=rate)
+
+    def _asked_units(self, counter: float | None) -> float | None:
+        """Return the total use at which its newest sheet asks for a look, by the counter of its signature."""
+        if counter is None or self.row is None or not self.entries:
+            return None
+        then = self.row.signed_at or self.row.at
+        entry = next((e for e in reversed(self.entries) if e.at <= then), self.entries[0])
+        return counter - (entry.counter_units - entry.total_units)
 
     @cached_property
     def judged(self) -> dict[date, tuple[Findings, Verdict, Verdict]]:

@@ -15,6 +15,7 @@ from norvash.core.stages.decide import OUTCOME
 from norvash.core.state.swapped import swapped_with
 from norvash.core.text.words import counter_words, listed
 from norvash.core.use.counting import EVENTS
+from norvash.core.use.happened import STOOD_STILL
 from norvash.core.visit.kept_finding import kept_finding
 from norvash.store.record.people import Done
 
@@ -185,8 +186,21 @@ def _logged(told: _Told) -> str:
     elif told.before:
         words += f", {counter_words(told.after['total'] - told.before['total'], told.unit)} more"
     if event in EVENTS:
-        words += f"; the counter: {EVENTS[event].lower()}"
+        words += f"; the counter: {EVENTS[event].lower()}{_ends(told.after)}"
+    elif event == STOOD_STILL:
+        words += f"; the counter stood still since about {told.after['since']}: estimated"
     return words + ("; the entry before was taken back" if told.after["struck"] else "")
+
+
+def _ends(after: Mapping[str, Any]) -> str:
+    """Return in words where one counter ended and the next began, as far as it was said."""
+    said = {
+        "old_last": ", the old one to {}",
+        "new_first": ", the new one from {}",
+        "said_by": ", {} says so or may know",
+    }
+    known = "".join(words.format(after[name]) for name, words in said.items() if after.get(name))
+    return known + (", so it is at least that" if after.get("basis") == "least" else "")
 
 
 def _took_back(told: _Told) -> str:
