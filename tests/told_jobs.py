@@ -50,6 +50,7 @@ TOLD = {
         "the set has run at least 545 h",
         "half of what that leaves, at the earliest; this look comes first",
     ),
+    "moved-and-renamed": ("measured", "Run on. Brush A has 7.0 mm to its limit, 50%"),
     "quick-look": ("measured", "Run on. Brush B has 10.2 mm"),
     "slip-of-the-pen": ("certificate", "Was “0.2” a slip of the pen"),
     "starter-in-bursts": ("certificate", "At most 10 s, then two minutes to cool."),

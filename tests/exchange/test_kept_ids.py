@@ -18,6 +18,7 @@ from norvash.exchange.visit_read import read_visit
 from norvash.work.act.acting import Act
 from norvash.work.motors.changing_figures import change_figures, state_figures
 from norvash.work.motors.logging_use import log_use, take_back
+from norvash.work.motors.moving import move, rename
 from norvash.work.motors.policing import add_policy, add_window, end_policy
 from norvash.work.motors.retiring import take_back_into_use
 from norvash.work.motors.ruling import clear_rule, set_rule, set_school
@@ -110,6 +111,8 @@ def walk(shop: Shop, motor: str) -> None:
     card = {"name": "By the card", "every": "40"}
     did("policy", lambda act: add_policy(conn, act, "motor", scope_id=motor, kind="interval", typed=card))
     did("no policy", lambda act: end_policy(conn, act, made["policy"]))
+    did("moved", lambda act: move(conn, act, motor, place="the attic"))
+    did("named", lambda act: rename(conn, act, motor, name="Attic winch"))
 
 
 def test_acts_in_queues_and_in_files_are_known_again(shop: Shop) -> None:

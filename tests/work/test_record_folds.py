@@ -25,6 +25,7 @@ from norvash.work.act.acting import Act
 from norvash.work.motors.changing_figures import state_figures
 from norvash.work.motors.confirming import confirm
 from norvash.work.motors.logging_use import log_use, take_back
+from norvash.work.motors.moving import move, rename
 from norvash.work.motors.policing import add_window
 from norvash.work.motors.retiring import take_back_into_use
 from norvash.work.motors.ruling import set_rule
@@ -194,6 +195,8 @@ def test_every_other_job_tells_what_is_read_back(shop: Shop, monkeypatch: pytest
     did("signed", lambda act: sign(conn, act, sheet, "for the test"))
     did("added", lambda act: add_to_signed(conn, act, sheet, "one word more"))
     did("back", lambda act: take_back_into_use(conn, act, motor, "needed after all"))
+    did("moved", lambda act: move(conn, act, motor, place="the attic"))
+    did("named", lambda act: rename(conn, act, motor, name="Attic winch"))
     did("window", lambda act: add_window(conn, act, DARK))
     check_restated(shop)
     did("rule", lambda act: set_rule(conn, act, "stage.watch", scope="site", scope_id="", text="0.6", why="tried"))

@@ -19,6 +19,7 @@ class Machine:
     """One motor and the story that its record tells.
 
     per_week and life_units are in the unit of use; usable_now is the carbon left today of the set that is in it.
+    One with `moved_from` stood there until its last summer.
     """
 
     tag: str
@@ -40,6 +41,7 @@ class Machine:
     instrument: str = "digital-caliper"
     figures: Mapping[str, str] = field(default_factory=dict)
     state: str = ""
+    moved_from: str = ""
 
 
 KINDS = (

@@ -16,6 +16,7 @@ from norvash.store.file.database import Connection
 from norvash.store.record import rounds
 from norvash.work.act.acting import Act
 from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.moving import move
 from norvash.work.motors.registering import NewMotor, add_motor
 from norvash.work.on_sheet.measuring import record
 from norvash.work.on_sheet.new_set import fit_new_set
@@ -25,6 +26,8 @@ from norvash.work.on_sheet.signing import sign
 
 _STEP = {"digital-caliper": 0.01, "vernier": 0.05, "rule": 0.5, "micrometer": 0.01}
 _SD = {"digital-caliper": 0.05, "vernier": 0.05, "rule": 0.35, "micrometer": 0.02}
+# The month in which the house is dark, and things are moved.
+_SUMMER = 7
 _CHANGED_AT = 0.88
 _TESTED_EVERY = 4
 
@@ -53,7 +56,7 @@ class Story:
     def __init__(self, conn: Connection, acts: Acts, machine: Machine, random: Random) -> None:
         self.conn, self.acts, self.machine, self.random = conn, acts, machine, random
         self.count = int(machine.brushes or (4 if machine.motor_class == "industrial" else 2))
-        self.motor_id, self.shift, self.set_start, self.rounds = "", 0.0, 0.0, 0
+        self.motor_id, self.shift, self.set_start, self.rounds, self.moved = "", 0.0, 0.0, 0, False
         limit = machine.limit_mm if machine.stated_limit else max(machine.new_mm / 3, 4)
         self.usable_mm = machine.new_mm - limit
         self.worn = self._new_set()
@@ -80,6 +83,9 @@ class Story:
         last = len(weeks) - 1
         look = last - self.machine.looked_weeks_ago
         for i, (when, used) in enumerate(weeks[1:], start=1):
+            if self.machine.moved_from and (when.year, when.month) == (DEMO_DAY.year, _SUMMER) and not self.moved:
+                move(self.conn, self.acts.at(when), self.motor_id, place=self.machine.place)
+                self.moved = True
             if changes and used >= changes[0]:
                 self._change(when, used)
                 changes.pop(0)
@@ -120,7 +126,7 @@ class Story:
         given = NewMotor(
             tag=m.tag,
             name=m.name,
-            place=m.place,
+            place=m.moved_from or m.place,
             motor_class=m.motor_class,
             type_id=kinds.get(m.kind, ""),
             brushes=m.brushes,

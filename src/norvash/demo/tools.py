@@ -214,6 +214,7 @@ TOOLS: tuple[Machine, ...] = (
         tag="A-10",
         name="Haze fan",
         place="stage left",
+        moved_from="scene dock",
         motor_class="appliance",
         per_week=7,
         life_units=1300,

@@ -5,7 +5,7 @@ from typing import Annotated, Literal, get_args
 from pydantic import BaseModel, ConfigDict, Field
 
 from norvash.exchange.said.brushes import DoubtLine, FitLine, MeasureLine, RenewLine, SeeLine
-from norvash.exchange.said.motor import ConfirmLine, FigureLine, RegisterLine, RuleLine, UseLine
+from norvash.exchange.said.motor import ConfirmLine, FigureLine, MoveLine, RegisterLine, RenameLine, RuleLine, UseLine
 from norvash.exchange.said.policy import PolicyLine
 from norvash.exchange.said.sheet import AddLine, EnterLine, OpenLine, SignLine, WholeLine
 from norvash.exchange.said.told import Line, MotorTold, Words
@@ -54,6 +54,8 @@ Entry = (
     | RuleLine
     | PolicyLine
     | ConfirmLine
+    | MoveLine
+    | RenameLine
     | FitLine
     | RenewLine
     | WholeLine

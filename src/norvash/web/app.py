@@ -56,6 +56,7 @@ _PAGES = (
     "hours_import",
     "notes",
     "notes_import",
+    "place",
     "hours",
     "outlook",
     "past",

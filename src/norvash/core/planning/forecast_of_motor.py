@@ -45,7 +45,7 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
     seen = [r for r in rounds if r.total_units >= started_at]
     visits = tuple(_visit(r, state, started_at) for r in seen)
     last = visits[-1].use if visits else 0.0
-    unseen = _unseen(seen, state, limit, started_at) if state.at_least else ()
+    unseen = _unseen(seen, state, limit, started_at) if state.ran_at_least(state.current) else ()
     if unseen:
         visits = tuple(replace(v, use=v.use + more) for v, more in zip(visits, unseen, strict=True))
     now = state.known[-1].total_units if state.entries else started_at
@@ -173,12 +173,6 @@ def _shortest_at(a_round: Round) -> int:
     return min(a_round.readings, key=lambda n: a_round.readings[n].length_mm)
 
 
-def _at_least(brush_set: BrushSet, state: MotorState) -> bool:
-    """Tell whether an ended set ran more than was counted: at one time no counter told it."""
-    ended = brush_set.ended_at or brush_set.fitted_at
-    return any(e.basis == "least" and brush_set.fitted_at < e.at <= ended for e in state.entries)
-
-
 def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit, rules: MotorRules) -> PastSet | None:
     """Return what an ended set taught about the family's wear rate, None where nothing can be said.
 
@@ -198,7 +192,7 @@ def past_set_of(brush_set: BrushSet, state: MotorState, limit: Limit, rules: Mot
         last = rounds[-1]
         worn, sd = start_mm - _mean(last, young), max(m.sd_mm for m in last.readings.values())
         if worn > rules["forecast.visible"] * sd and last.total_units > start_units:
-            return PastSet(log(worn / (last.total_units - start_units)), at_most=_at_least(brush_set, state))
+            return PastSet(log(worn / (last.total_units - start_units)), at_most=state.ran_at_least(brush_set))
     if not (ran > 0 and brush_set.fitted_known and new_mm > limit.limit_mm):
         return None
     worn_mm = (new_mm - limit.limit_mm) * (brush_set.gone_share or 1.0)

@@ -46,6 +46,19 @@ class Confirmed(Said):
         return record
 
 
+@dataclass(frozen=True, slots=True, kw_only=True)
+class Called(Said):
+    """A motor is called otherwise, or stands elsewhere from now on."""
+
+    name: str
+    place: str
+
+    def applied(self, record: Record) -> Record:
+        motor = record.motor
+        made = replace(motor, name=self.name, place=self.place, version=motor.version + 1)
+        return replace(record, motor=made)
+
+
 @dataclass(frozen=True, slots=True)
 class BackInUse(Said):
     """A motor that was retired is used again."""

@@ -210,10 +210,20 @@ class MotorState:
         since = max([self.current.fitted_at, *(r.at for r in complete[-1:])])
         return next((e for e in self.entries if e.basis == "least" and e.at > since), None)
 
-    @property
-    def at_least(self) -> bool:
-        """Tell whether the set in the motor has run more than is counted: at one time no counter told it."""
-        return any(e.basis == "least" and e.at > self.current.fitted_at for e in self.entries)
+    def ran_at_least(self, brush_set: BrushSet) -> bool:
+        """Tell whether a set has run more than is counted: at one time no counter told it."""
+        first, last = brush_set.fitted_at, brush_set.ended_at
+        return any(e.basis == "least" and first < e.at and (last is None or e.at <= last) for e in self.entries)
+
+    def counter_at(self, total_units: float) -> float:
+        """Return what the counter that was in showed at a total use, 0 before any reading of it.
+
+        Units: the motor's own unit of use.
+        """
+        if not self.entries:
+            return total_units
+        then = next((e for e in reversed(self.entries) if not over(e.total_units, total_units)), self.entries[0])
+        return max(then.counter_units + total_units - then.total_units, 0.0)
 
     @property
     def known(self) -> tuple[Entry, ...]:

@@ -17,10 +17,12 @@ from norvash.exchange.said.told import At, Line, OfCounter, Plain, Statement, Wo
 from norvash.store.file.database import Connection
 from norvash.store.record import motors, sheets
 from norvash.store.record.people import Done
+from norvash.store.record.stood import MOVE, RENAME
 from norvash.work.act.acting import Act
 from norvash.work.motors.changing_figures import ASKED, change_figures, state_figures
 from norvash.work.motors.confirming import confirm, rests_on
 from norvash.work.motors.logging_use import log_use
+from norvash.work.motors.moving import move, rename
 from norvash.work.motors.registering import NewMotor, add_motor
 from norvash.work.motors.ruling import clear_rule, set_rule, set_school
 from norvash.work.motors.stating import SinceTyped
@@ -160,6 +162,46 @@ class Rule(Statement):
 
 class RuleLine(Rule, Line):
     do: Literal["rule"]
+
+
+class Move(Statement):
+    """The motor stands elsewhere from a day on, today where none is given."""
+
+    place: Words = ""
+    day: Words = ""
+
+    def done(self, act: Act, at: At) -> str:
+        return move(at.conn, act, at.motor_id, place=self.place, day=self.day)
+
+
+class MoveLine(Move, Line):
+    job: ClassVar[str] = MOVE
+    do: Literal["move"]
+    place: Words
+
+    @classmethod
+    def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
+        after = plain_of(act.after_json)
+        yield {"do": "move", "place": after["place"], "day": after["day"]}
+
+
+class Rename(Statement):
+    """The motor is called otherwise."""
+
+    name: Words = ""
+
+    def done(self, act: Act, at: At) -> str:
+        return rename(at.conn, act, at.motor_id, name=self.name)
+
+
+class RenameLine(Rename, Line):
+    job: ClassVar[str] = RENAME
+    do: Literal["rename"]
+    name: Words
+
+    @classmethod
+    def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
+        yield {"do": "rename", "name": plain_of(act.after_json)["name"]}
 
 
 class Confirm(Statement):

@@ -1,6 +1,6 @@
 """What people have said of a motor, kept: each kind of entry as its rows."""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from datetime import datetime
 from functools import singledispatch
 
@@ -9,7 +9,7 @@ from norvash.core.record.record import Record, Retired
 from norvash.core.record.said import Said, apply
 from norvash.core.record.sets import BrushesRenewed, NotesBegun, RoundNoted, SetFitted, SetNoted, SinceSaid
 from norvash.core.record.sheet import Entered, KindChanged, Opened, SightSaid, Signed, TakenBack
-from norvash.core.record.stated import BackInUse, Confirmed, FiguresStated, Registered
+from norvash.core.record.stated import BackInUse, Called, Confirmed, FiguresStated, Registered
 from norvash.core.record.used import UseLogged, UseStruck
 from norvash.core.state.motor_state import BrushSet
 from norvash.core.state.round import Round
@@ -82,6 +82,11 @@ def _stated(said: FiguresStated, conn: Connection, by: By) -> None:
     motors.change_positions(conn, by.motor_id, said.positions)
     motors.change_motor(conn, by.record.motor)
     restate_figures(conn, by.motor_id, said.stated, said.positions, by.act_id)
+
+
+@kept.register
+def _called(said: Called, conn: Connection, by: By) -> None:
+    motors.change_motor(conn, replace(by.record.motor, name=said.name, place=said.place))
 
 
 @kept.register

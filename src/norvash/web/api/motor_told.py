@@ -97,7 +97,7 @@ def _set(state: MotorState) -> dict[str, object]:
         "fitted": fitted_words(current, state),
         "fitted_on": current.fitted_at.date() if has_day(current, state) else None,
         "ran_units": ran if current.fitted_known else None,
-        "ran_at_least": state.at_least,
+        "ran_at_least": state.ran_at_least(state.current),
         "unit": state.unit,
     }
 

@@ -9,7 +9,7 @@ from norvash.core.sheet.moved import Explained
 from norvash.core.text.texts import compared
 from norvash.errors import Conflict
 from norvash.exchange.said.brushes import Fit, Measure, Renew, See
-from norvash.exchange.said.motor import Use
+from norvash.exchange.said.motor import Move, Rename, Use
 from norvash.exchange.said.sheet import Enter, Open, SignSheet
 from norvash.exchange.said.told import At, Seen, Words
 from norvash.web.api.motor_told import motor_told
@@ -51,6 +51,14 @@ class ActBody(BaseModel):
 
 class UseBody(Use, ActBody):
     value: str
+
+
+class MoveBody(Move, ActBody):
+    place: Words
+
+
+class RenameBody(Rename, ActBody):
+    name: Words
 
 
 class SheetBody(Open, ActBody):
@@ -121,6 +129,20 @@ def use(*, conn: Conn, now: Now, who: Who, motor_id: str, body: UseBody) -> dict
     """Log use; the same act again changes nothing."""
     made = body.done(act_by(body, who, now), At(conn, motor_id, "", _SEEN))
     return {"entry": made, **verdict(conn=conn, now=now, motor_id=motor_id)}
+
+
+@router.post("/motors/{motor_id}/place", response_model=None)
+def place(*, conn: Conn, now: Now, who: Who, motor_id: str, body: MoveBody) -> dict[str, object]:
+    """Keep that the motor stands elsewhere from a day on."""
+    body.done(act_by(body, who, now), At(conn, motor_id, "", _SEEN))
+    return verdict(conn=conn, now=now, motor_id=motor_id)
+
+
+@router.post("/motors/{motor_id}/name", response_model=None)
+def name(*, conn: Conn, now: Now, who: Who, motor_id: str, body: RenameBody) -> dict[str, object]:
+    """Keep that the motor is called otherwise."""
+    body.done(act_by(body, who, now), At(conn, motor_id, "", _SEEN))
+    return verdict(conn=conn, now=now, motor_id=motor_id)
 
 
 @router.post("/motors/{motor_id}/sheets", response_model=None)

@@ -32,6 +32,7 @@ GET /motors
 GET /motors/{motor_id}
 GET /motors/{motor_id}/drawings/{name}.svg
 GET /motors/{motor_id}/hours
+GET /motors/{motor_id}/place
 GET /motors/{motor_id}/record
 GET /notes/import/{file_id}
 GET /hours/import/{file_id}
@@ -93,6 +94,8 @@ POST /motors/{motor_id}/changes/{moved_id}
 POST /motors/{motor_id}/figures
 POST /motors/{motor_id}/hours
 POST /motors/{motor_id}/hours/take-back
+POST /motors/{motor_id}/name
+POST /motors/{motor_id}/place
 POST /motors/{motor_id}/notes
 POST /motors/{motor_id}/notes/set
 POST /motors/{motor_id}/notes/{batch_id}/take-back
@@ -128,6 +131,8 @@ POST /api/v1/motors/{motor_id}/renewals
 POST /api/v1/motors/{motor_id}/sets
 POST /api/v1/motors/{motor_id}/sheets
 POST /api/v1/motors/{motor_id}/since
+POST /api/v1/motors/{motor_id}/name
+POST /api/v1/motors/{motor_id}/place
 POST /api/v1/motors/{motor_id}/use
 POST /api/v1/notes/{notes_id}/take-back
 POST /api/v1/sheets/{sheet_id}/entries

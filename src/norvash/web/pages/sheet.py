@@ -17,6 +17,7 @@ from norvash.exchange.said.sheet import MAY_COME, Add, Enter, SignSheet, Whole
 from norvash.exchange.said.told import At, Seen
 from norvash.store.access.signed import asks_pin
 from norvash.store.record import sheets
+from norvash.store.record.stood import called_at
 from norvash.web.door.entering import check_pin
 from norvash.web.lines_typed import enter_line
 from norvash.web.served.again import again
@@ -81,6 +82,7 @@ def _stage(
         sheet=shown.sheet,
         path=f"/sheets/{shown.sheet.id}/{stage}",
         motor=shown.context.motor,
+        then=_then(conn, shown),
         state=shown.context.state,
         said=shown.said,
         found=shown.found,
@@ -110,6 +112,12 @@ def _stage(
         undoes=_undoes(request, conn, shown),
         timers=timers_shown(shown, now),
     )
+
+
+def _then(conn: Conn, shown: SheetNow) -> list[str]:
+    """Return name and place of the motor as they were when a sheet was signed, where either is another now."""
+    at = shown.row.signed_at
+    return [] if at is None else [x for x in called_at(conn, shown.context.motor.id, at) if x is not None]
 
 
 def _undoes(request: Request, conn: Conn, shown: SheetNow) -> tuple[str, str] | None:

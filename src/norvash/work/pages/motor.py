@@ -1,5 +1,6 @@
 """All that a motor's page shows."""
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from datetime import date
 
@@ -12,11 +13,13 @@ from norvash.core.visit.visit import Visit
 from norvash.store.file.database import Connection
 from norvash.store.record import rounds, sheets
 from norvash.store.record.rounds import ReadingRow
+from norvash.store.record.stood import list_moves
 from norvash.work.motors.confirming import RestsOn, rests_on
 from norvash.work.pages.record import Sheets, lines_of, sheets_of
 from norvash.work.reading.context import Context
 from norvash.work.reading.history import HistoryLine
 from norvash.work.reading.loading import load
+from norvash.work.reading.ran_where import ran_where, where_words
 from norvash.work.reading.sheet_state import put_together
 from norvash.work.reading.standing import judge
 
@@ -26,7 +29,8 @@ _SHEETS = 8
 @dataclass(frozen=True, slots=True, kw_only=True)
 class MotorPage:
     """A motor, judged now, with its sheets, what stands on it between visits, its history, and the `visit`
-    of the newest `whole` sheet, on which its parts were looked at.
+    of the newest `whole` sheet, on which its parts were looked at; `ran_where` says of each set where it ran, where its
+    motor was moved.
     """
 
     context: Context
@@ -43,6 +47,7 @@ class MotorPage:
     rests: tuple[RestsOn, ...]
     visit: Visit | None
     whole: SheetRow | None
+    ran_where: Mapping[str, str]
 
 
 def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
@@ -55,8 +60,10 @@ def motor_page(conn: Connection, motor_id: str, today: date) -> MotorPage:
     left_open = context.row if context.row is not None and context.row.signed_at is None else None
     listed, told = sheets_of(conn, motor_id, most=_SHEETS), lines_of(conn, motor_id, context.unit)
     whole = next((s for s in listed.sheets if s.kind == "full"), None) or _whole_before(conn, motor_id, listed)
+    moves = list_moves(conn, motor_id)
     return MotorPage(
         context=context,
+        ran_where={s.id: where_words(ran_where(s, context.state, moves), context.unit) for s in context.sets},
         today=today,
         found=found,
         said=made.said,

@@ -18,6 +18,7 @@ from norvash.core.use.counting import EVENTS
 from norvash.core.use.happened import STOOD_STILL
 from norvash.core.visit.kept_finding import kept_finding
 from norvash.store.record.people import Done
+from norvash.store.record.stood import MOVE, RENAME
 
 _ROUND_JOBS = (
     "open a sheet",
@@ -271,5 +272,7 @@ _SAID: dict[str, Callable[[_Told], str]] = {
     "add a policy": _policy,
     "end a policy": _policy,
     "add to a sheet": _sheet_added,
+    MOVE: lambda t: f"moved it on {t.after['day']} from {t.before['place']} to {t.after['place']}",
+    RENAME: lambda t: f"called it {t.after['name']}, which was {t.before['name']}",
     "take back into use": lambda told: f"took it back into use: {told.after['why']}",
 }

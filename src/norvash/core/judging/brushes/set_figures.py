@@ -42,7 +42,7 @@ def _run(found: Findings, state: MotorState) -> Iterator[Measured]:
     ran = state.now_units - current.fitted_units
     if current.fitted_known and ran > 0:
         yield follows(
-            words="The set has run at least" if state.at_least else "The set has run",
+            words="The set has run at least" if state.ran_at_least(state.current) else "The set has run",
             value=ran,
             unit=state.unit,
             basis="" if found.line is None else _left(found.line.left_h, state),
