@@ -47,11 +47,11 @@ def test_a_page_of_the_hours_book_by_keyboard(ines: Page, watch: Watch, shop: Sh
     ines.get_by_label("Winch 1 shows now").focus()
     ines.keyboard.type("20")
     press(ines, "Enter")
-    expect(ines.get_by_label("New counter, started at 0")).to_be_visible()
-    ines.get_by_label("New counter, started at 0").focus()
+    expect(ines.get_by_label("Another counter in its place")).to_be_visible()
+    ines.get_by_label("Another counter in its place").focus()
     press(ines, "Space")
     press(ines, "Enter")
-    expect(ines.get_by_label("New counter, started at 0")).to_have_count(0)
+    expect(ines.get_by_label("Another counter in its place")).to_have_count(0)
     expect(book_row(ines, 0)).to_contain_text("kept")
     assert [e.total_units for e in use.list_entries(shop.conn, house[0])][-2:] == [275, 295]
     assert len(use.list_entries(shop.conn, house[2])) == 1

@@ -54,7 +54,7 @@ def test_the_last_entry_is_taken_back_with_one_key(ines: Page, watch: Watch, mot
     fill(ines, "In hours", "27.5")
     keys(ines, "Enter")
     expect(ines.get_by_role("group", name="The counter showed 260 h")).to_be_visible()
-    expect(ines.get_by_label("New counter")).to_be_focused()
+    expect(ines.get_by_label("Another counter")).to_be_focused()
     keys(ines, "ArrowDown", "ArrowDown")
     expect(ines.get_by_label("Slip of the pen")).to_be_checked()
     keys(ines, "Enter")

@@ -1,13 +1,13 @@
 """Counters that are replaced, reset or stand still: use is at least what is counted, and no day moves later by it."""
 
-from datetime import date
+from datetime import date, timedelta
 
 import pytest
 from fastapi.testclient import TestClient
 
 from conftest import Shop
 from norvash.core.use.happened import Happened
-from norvash.errors import InputError
+from norvash.errors import Conflict, InputError
 from norvash.store.record import use
 from norvash.web.api.motor_told import motor_told
 from norvash.work.motors.logging_use import log_use
@@ -158,3 +158,34 @@ def test_the_page_asks_for_both_ends_and_says_what_is_not_known(client: TestClie
     assert kept.status_code == 200
     assert "replaced: at least; ask the paint frame" in " ".join(kept.text.split())
     assert "use at least" in kept.text
+
+
+def test_a_second_reading_of_one_day_takes_a_time_or_the_order_of_writing(client: TestClient, shop: Shop) -> None:
+    motor = lived(shop)
+    today = shop.later(days=3).now.replace(hour=15)
+    shop.now = today
+    for day, text in (
+        ("yesterday 7:30", "480"),
+        ("yesterday", "484"),
+        ("yesterday", "486"),
+        ("9:15", "490"),
+        ("", "495"),
+    ):
+        shop.later(minutes=2).log(motor, text, day=day)
+    at = [e.at for e in load(shop.conn, motor).entries[-5:]]
+    yesterday = today.date() - timedelta(days=1)
+    assert [(a.date() == yesterday, f"{a:%H:%M}") for a in at] == [
+        (True, "07:30"),
+        (True, "12:00"),
+        (True, "12:01"),
+        (False, "09:15"),
+        (False, "15:10"),
+    ]
+    with pytest.raises(InputError, match="18:00 is still to come"):
+        shop.log(motor, "496", day="18:00")
+    with pytest.raises(Conflict, match="already logged as 480"):
+        shop.log(motor, "481", day="yesterday 07:30")
+    page = client.get(f"/motors/{motor}/hours").text
+    assert page.count("<small>07:30</small>") == 1
+    assert page.count("<small>12:01</small>") == 1
+    assert client.get("/day?typed=3/6/2025 14:30").text == "Tuesday 3 June 2025, 14:30"

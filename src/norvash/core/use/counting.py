@@ -129,6 +129,8 @@ def weighted(counted: Counted, weight: float, at: datetime, entries: Sequence[En
 
 
 def _not_future(at: datetime, now: datetime) -> None:
+    if at > now and at.date() == now.date():
+        raise InputError(f"{at:%H:%M} is still to come.", f"It is {now:%H:%M}: give that or an earlier time.", "day")
     if at > now:
         raise InputError(
             f"{at:%Y-%m-%d} is in the future.", f"Today is {now:%Y-%m-%d}: give that or an earlier day.", "day"

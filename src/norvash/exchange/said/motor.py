@@ -91,7 +91,8 @@ class UseLine(Use, Line):
     @classmethod
     def lines_of(cls, _conn: Connection, act: Done, _labels: Mapping[str, int]) -> Iterator[Plain]:
         after = plain_of(act.after_json)
-        day = {"day": after["day"]} if after["day"] != act.at.date().isoformat() else {}
+        clock = f" {after['time']}" if "time" in after else ""
+        day = {"day": f"{after['day']}{clock}"} if clock or after["day"] != act.at.date().isoformat() else {}
         answer = {"answer": after["event"]} if after["event"] in (*EVENTS, STOOD_STILL) else {}
         answer |= {k: after[k] for k in ENDS if k in after}
         yield {"do": "use", "value": f"{after['counter']:.9g}", **day, **answer}

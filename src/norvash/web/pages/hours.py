@@ -1,5 +1,6 @@
 """Hours: the log of one motor, and the way to it."""
 
+from collections import Counter
 from dataclasses import dataclass
 from urllib.parse import quote
 
@@ -96,7 +97,8 @@ def _page(
     request: Request, conn: Connection, now: Now, *, motor_id: str, typed: dict[str, str], error: NorvashError | None
 ) -> HTMLResponse:
     shown = motor_page(conn, motor_id, now.date())
-    state = shown.context.state
+    state, rows = shown.context.state, latest_entries(conn, motor_id)
+    days = Counter(r.entry.at.date() for r in rows)
     curve, narrow = (drawing_of(shown, "use-curve", narrow=n) if state.entries else None for n in (False, True))
     return page(
         request,
@@ -104,7 +106,8 @@ def _page(
         status_of(error) if error else 200,
         area="Hours",
         found=shown.found,
-        log=latest_entries(conn, motor_id),
+        log=rows,
+        twice={day for day, n in days.items() if n > 1},
         modes=MODES,
         motor=shown.context.motor,
         state=state,

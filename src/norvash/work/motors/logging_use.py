@@ -1,14 +1,16 @@
 """Log hours or starts for one motor; take an entry back."""
 
+from collections.abc import Sequence
 from dataclasses import replace
 from datetime import datetime, time, timedelta
 
 from norvash.core.motor.use_typed import read_use
 from norvash.core.record.used import UseLogged, UseStruck
 from norvash.core.state.since import in_years
-from norvash.core.text.days import near_day
+from norvash.core.text.days import day_and_time
 from norvash.core.use.counting import CHANGED, Counted, neighbours, read_counter, read_increment, weighted
 from norvash.core.use.happened import NOTHING, STOOD_STILL, Happened, said_by
+from norvash.core.use.log_entry import Entry
 from norvash.core.use.spans import middle, read_span
 from norvash.errors import InputError
 from norvash.store.file.database import Connection
@@ -21,18 +23,29 @@ from norvash.work.reading.saying import Saying, say
 from norvash.work.reading.standing import foresee
 
 _NOON = time(12)
+_NEXT = timedelta(minutes=1)
 MODES = {"counter": "the counter shows", "increment": "it ran since the last entry"}
 
 
-def moment(day: str, now: datetime) -> datetime:
-    """Return the time of an entry: now for today or no day, noon for an earlier day.
+def moment(day: str, now: datetime, entries: Sequence[Entry] = ()) -> datetime:
+    """Return the time of an entry: as it was typed; without a time now for today or no day, noon for an earlier day, or
+    just after what is logged of that day's afternoon already: readings of one day stand in the order of writing.
 
     Raises: InputError for a day that cannot be read.
     """
-    given = near_day(day, now.date()) if day.strip() else now.date()
-    if given is not None:
-        return now if given == now.date() else datetime.combine(given, _NOON)
-    raise InputError(f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y} or yesterday.", "day")
+    found = day_and_time(day, now.date()) if day.strip() else (now.date(), None)
+    if found is None:
+        raise InputError(
+            f"“{day}” is not a day.", f"Write it like {now:%Y-%m-%d}, {now:%d/%m/%Y %H:%M} or yesterday.", "day"
+        )
+    given, at = found
+    if at is not None:
+        return datetime.combine(given, at)
+    if given == now.date():
+        return now
+    noon, night = datetime.combine(given, _NOON), datetime.combine(given, time(23, 59, 59))
+    last = max((e.at for e in entries if e.at.date() == given and e.at >= noon), default=None)
+    return noon if last is None else min(last + _NEXT, night)
 
 
 def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime, said: Happened) -> Counted:
@@ -98,10 +111,11 @@ def log_use(
     answer = happened.answer
 
     def prepare(now: Act) -> Saying:
-        context, at = load(conn, motor_id), moment(day, now.at)
+        context = load(conn, motor_id)
         strikes = answer == "last was wrong"
         struck = (_last_struck(conn, context),) if strikes else ()
         left = context.after(*struck)
+        at = moment(day, now.at, left.entries)
         counted = count(left, text, mode, at=at, now=now.at, said=happened)
         logged = _logged(now.id, counted, at, text, happened)
         judged = foresee(conn, [left.after(logged)], now.at.date())[0]
@@ -111,6 +125,7 @@ def log_use(
             "total": counted.total_units,
             "typed": logged.typed,
             "day": at.date(),
+            **({"time": f"{at:%H:%M}"} if ":" in day else {}),
             "event": counted.event,
             "struck": struck[0].id if struck else "",
             **logged.happened.typed,

@@ -183,7 +183,7 @@ def _notes_gone(told: _Told) -> str:
 def _logged(told: _Told) -> str:
     event, words = told.after["event"], f"logged {counter_words(told.after['counter'], told.unit)}"
     if told.after["day"] != told.day:
-        words += f" for {told.after['day']}"
+        words += f" for {told.after['day']} {told.after.get('time', '')}".rstrip()
     elif told.before:
         words += f", {counter_words(told.after['total'] - told.before['total'], told.unit)} more"
     if event in EVENTS:
