@@ -2,6 +2,7 @@
 
 from dataclasses import asdict, dataclass
 
+from norvash.core.edges import over, under
 from norvash.core.text.quantities import parse
 from norvash.core.text.texts import clean
 from norvash.core.text.words import counter_words
@@ -51,14 +52,14 @@ def across(value: float, before: Entry, said: Happened, unit: str) -> tuple[floa
     """
     last = _end(said.old_last, unit, "old_last")
     first = _end(said.new_first or "0", unit, "new_first")
-    if last is not None and last < before.counter_units:
+    if last is not None and under(last, before.counter_units):
         raise InputError(
             f"The old one showed {counter_words(before.counter_units, unit)} on {before.at:%Y-%m-%d}: it cannot have"
             f" ended at {counter_words(last, unit)}.",
             f"Correct it, or type {UNKNOWN} where nobody knows.",
             "old_last",
         )
-    if first is not None and first > value:
+    if first is not None and over(first, value):
         raise InputError(
             f"It shows {counter_words(value, unit)}: it cannot have begun at {counter_words(first, unit)}.",
             f"Correct it, or type {UNKNOWN} where nobody knows.",
