@@ -49,6 +49,16 @@ def sheet(page: Page, tag: str, stage: str, *values: str) -> None:
         page.locator(".rows").get_by_text(f"{value} ±").first.wait_for()
 
 
+def fallen(page: Page) -> None:
+    """Type a counter that has fallen, and stand at what is asked."""
+    motor(page, "TG-01")
+    page.goto(f"{page.url.split('?')[0]}/hours")
+    page.get_by_label("In hours").fill("3")
+    page.keyboard.press("Enter")
+    page.get_by_label("Another counter in its place").check()
+    page.get_by_role("heading", name="Log hours").scroll_into_view_if_needed()
+
+
 def cut(page: Page) -> None:
     sheet(page, "P-01", "commutator")
     page.goto(page.url.replace("/commutator", "/cut"))
@@ -59,7 +69,7 @@ def cut(page: Page) -> None:
 EMPTY = ("first",)
 SHOTS = {
     "bench": (WIDE, "light", lambda p: p.goto("/")),
-    "bench-dark": (WIDE, "dark", lambda p: p.goto("/")),
+    "hours-dark": (WIDE, "dark", fallen),
     "cutaway-phone": (PHONE, "light", lambda p: sheet(p, "S-05", "drive#stage-title")),
     "motor": (WIDE, "light", lambda p: motor(p, "T-11")),
     "rulebook": (WIDE, "light", lambda p: p.goto("/rulebook?q=spring")),

@@ -8,6 +8,7 @@ from random import Random
 from conftest import Shop, readings_on
 from norvash.core.sheet.moved import Explained
 from norvash.core.stages.brushes.stage import BY_SIGHT as BY_ID
+from norvash.core.use.happened import Happened
 from norvash.store.record import entries, rounds, sheets
 from norvash.work.act.acting import Act
 from norvash.work.motors.changing_figures import change_figures
@@ -101,7 +102,9 @@ class Hand:
         text, mode = self.random.choice(((f"{self.used:g}", "counter"), ("6", "increment"), ("much", "counter")))
         answer = self.random.choice(("", "", "", "replaced", "rolled over", "last was wrong", "slip"))
         day = self.random.choice(("", "", "", "yesterday", "2024-01-01", "2031-01-01"))
-        return lambda act: log_use(self.shop.conn, act, self.motor, text=text, mode=mode, day=day, answer=answer)
+        return lambda act: log_use(
+            self.shop.conn, act, self.motor, text=text, mode=mode, day=day, happened=Happened(answer=answer)
+        )
 
     def measure(self) -> Callable[[Act], str]:
         found = rounds.open_round(self.shop.conn, self.motor)

@@ -8,6 +8,7 @@ from fastapi.testclient import TestClient
 from conftest import Shop
 from norvash.core.use.happened import Happened
 from norvash.errors import Conflict, InputError
+from norvash.exchange.visit_export import export_visit
 from norvash.store.record import use
 from norvash.web.api.motor_told import motor_told
 from norvash.work.motors.logging_use import log_use
@@ -64,6 +65,8 @@ WRONG = {
     "one that began above what it shows": ("41", Happened(answer="replaced", new_first="60"), "new_first"),
     "an end that cannot be read": ("41", Happened(answer="replaced", old_last="some"), "old_last"),
     "one that did not fall, and no end of the old": ("500", Happened(answer="replaced"), "old_last"),
+    "an end, and nobody says that it was changed": ("480", Happened(old_last="640"), "old_last"),
+    "a day, and nobody says that it stood still": ("480", Happened(since="2026-05-01"), "since"),
     "one that stood still since nobody says when": ("475", Happened(answer="stood still"), "since"),
     "one that stood still on a day to come": ("475", Happened(answer="stood still", since="2031"), "since"),
 }
@@ -135,6 +138,40 @@ def test_what_ran_while_a_counter_stood_still_is_estimated_and_teaches_no_rate(s
     assert state.rate == rate
     row = use.list_log(shop.conn, motor, 1)[0]
     assert (row.event, row.happened.said_by) == ("stood still", "the fly floor")
+
+
+def test_a_file_tells_the_ends_of_a_counter_and_since_when_it_stood_still(shop: Shop) -> None:
+    motor = lived(shop)
+    log_use(shop.conn, shop.later(weeks=8).act(), motor, text="41", happened=ENDS["both known"][0])
+    stood = Happened(answer="stood still", since=f"{shop.now:%Y-%m-%d}", said_by="the fly floor")
+    log_use(shop.conn, shop.later(weeks=3).act(), motor, text="41", happened=stood)
+    shop.later(minutes=5)
+    sheet = shop.measure(motor, "", "16.1", "16.3")
+    used = [x for x in export_visit(shop.conn, sheet)["entries"] if x["do"] == "use"]
+    assert {"answer": "replaced", "old_last": "640", "new_first": "15"}.items() <= used[-2].items()
+    assert {"answer": "stood still", "since": stood.since, "said_by": "the fly floor"}.items() <= used[-1].items()
+    with pytest.raises(InputError, match="tells nothing of a counter"):
+        log_use(shop.conn, shop.later(days=1).act(), motor, text="4", mode="increment", happened=stood)
+
+
+def test_what_is_estimated_never_passes_a_later_reading(shop: Shop) -> None:
+    motor, stood = lived(shop), Happened(answer="stood still", since="2026-01-01")
+    early = f"{shop.now - timedelta(weeks=3):%Y-%m-%d}"
+    with pytest.raises(InputError, match="logged later"):
+        log_use(shop.conn, shop.act(), motor, text="449", day=early, happened=stood)
+
+
+def test_of_a_set_of_unknown_age_wear_after_a_gap_teaches_no_faster_rate(shop: Shop) -> None:
+    motor = shop.motor(new_length="22", limit="8", use_now="0", set_is_new=False)
+    shop.measure(motor, "", "18", "18")
+    shop.later(weeks=10)
+    shop.measure(motor, "150", "16.4", "16.4")
+    log_use(shop.conn, shop.later(weeks=10).act(), motor, text="3", happened=Happened(answer="replaced"))
+    shop.later(minutes=5)
+    shop.measure(motor, "", "14.8", "14.8")
+    ahead = judged(shop, motor).found.ahead
+    assert ahead is not None
+    assert ahead.rate_mm_per_unit == pytest.approx(1.6 / 150, rel=0.1)
 
 
 def test_a_look_asked_for_by_a_counter_stays_when_that_is_replaced(shop: Shop) -> None:

@@ -4,6 +4,7 @@ from dataclasses import replace
 from datetime import timedelta
 
 from conftest import Shop
+from norvash.core.use.happened import Happened
 from norvash.store.file.database import transaction
 from norvash.store.record import people
 from norvash.work.act.may import MAY
@@ -20,7 +21,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     shop.later(weeks=3).log(motor, "12.5", mode="increment")
     shop.later(days=1).log(motor, "130")
     take_back(shop.conn, shop.later(minutes=1).act(), motor)
-    shop.later(minutes=1).log(motor, "3", answer="replaced")
+    shop.later(minutes=1).log(motor, "3", happened=Happened(answer="replaced"))
     round_id = shop.later(minutes=1).look(motor)
     first = record(shop.conn, shop.act(), round_id, position=1, text="20.9")
     record(shop.conn, shop.act(), round_id, position=1, text="20.8", replaces=first)

@@ -8,6 +8,7 @@ import pytest
 from conftest import Shop, new_motor, readings_on
 from norvash.core.motor.figure_fields import NEW_MM
 from norvash.core.planning.policies import last_check
+from norvash.core.use.happened import Happened
 from norvash.errors import Conflict, InputError, NeedsAnswer, NorvashError, NotFound, SeveralErrors
 from norvash.store.record import forecasts, standings, use
 from norvash.work.act.acting import Act
@@ -172,13 +173,13 @@ def test_a_fallen_counter_is_asked_about_then_explained_or_taken_back(shop: Shop
     shop.later(weeks=4)
     with pytest.raises(NeedsAnswer):
         shop.log(motor, "70")
-    shop.log(motor, "70", answer="replaced")
+    shop.log(motor, "70", happened=Happened(answer="replaced"))
     entries = use.list_entries(shop.conn, motor)
     assert [(e.counter_units, e.total_units) for e in entries] == [(100, 100), (180, 180), (70, 250)]
     # A slip of the pen: the same value is asked about again, a better one is simply taken.
     with pytest.raises(NeedsAnswer):
-        shop.later(minutes=5).log(motor, "60", answer="slip")
-    shop.later(days=1).log(motor, "76", answer="slip")
+        shop.later(minutes=5).log(motor, "60", happened=Happened(answer="slip"))
+    shop.later(days=1).log(motor, "76", happened=Happened(answer="slip"))
     take_back(shop.conn, shop.act(), motor)
     assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 180, 70]
     assert [r.struck for r in use.list_log(shop.conn, motor, 9)] == [True, False, False, False]
@@ -190,7 +191,7 @@ def test_a_fallen_counter_is_asked_about_then_explained_or_taken_back(shop: Shop
 def test_the_wrong_last_entry_can_be_replaced(shop: Shop) -> None:
     motor = shop.motor()
     shop.later(weeks=1).log(motor, "220")
-    shop.later(weeks=1).log(motor, "140", answer="last was wrong")
+    shop.later(weeks=1).log(motor, "140", happened=Happened(answer="last was wrong"))
     assert [e.counter_units for e in use.list_entries(shop.conn, motor)] == [100, 140]
 
 

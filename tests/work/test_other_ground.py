@@ -13,6 +13,7 @@ from conftest import Shop
 from norvash.core.judging.signing import signed_as
 from norvash.core.motor.notes import NotedRound
 from norvash.core.sheet.moved import Explained
+from norvash.core.use.happened import Happened
 from norvash.core.visit.barring import bars
 from norvash.errors import NeedsAnswer
 from norvash.store.record import people
@@ -55,7 +56,7 @@ def _taken_back(shop: Shop) -> tuple[str, Job]:
 
 def _corrected(shop: Shop) -> tuple[str, Job]:
     motor = ruled(shop)
-    return motor, lambda act: log_use(shop.conn, act, motor, text="120", answer="last was wrong")
+    return motor, lambda act: log_use(shop.conn, act, motor, text="120", happened=Happened(answer="last was wrong"))
 
 
 def _notes(shop: Shop) -> tuple[str, Job]:
@@ -99,7 +100,13 @@ def test_on_an_open_sheet_what_it_ends_is_withdrawn_and_read_once_more(shop: Sho
     shop.later(days=60).log(motor, "900")
     assert bench.life("set.worn").stands
     said = Explained("read", "the counter itself")
-    log_use(shop.conn, replace(shop.later(minutes=1).act(), explained=said), motor, text="310", answer="last was wrong")
+    log_use(
+        shop.conn,
+        replace(shop.later(minutes=1).act(), explained=said),
+        motor,
+        text="310",
+        happened=Happened(answer="last was wrong"),
+    )
     life = bench.life("set.worn")
     assert (life.state, life.kept and life.kept.withdrawn and life.kept.withdrawn.why) == ("withdrawn", said.source)
     assert "once more" in bars(life)

@@ -7,7 +7,6 @@ from datetime import datetime
 from norvash.core.motor.figure_fields import BY_NAME
 from norvash.core.record.record import SheetRow
 from norvash.core.state.motor_state import BrushSet
-from norvash.core.use.counting import EVENTS
 from norvash.core.use.log_entry import Entry as Used
 from norvash.exchange.said.motor import figure_typed
 from norvash.exchange.said.told import Plain, plain_of
@@ -87,9 +86,9 @@ def _before(conn: Connection, context: Context, row: SheetRow) -> Iterator[Plain
     }
     for logged in log:
         if logged.entry.at > at and logged.event != "calendar":
-            answer = {"answer": logged.event} if logged.event in EVENTS else {}
             value = f"{logged.entry.counter_units:.9g}"
-            yield {"at": _time(logged.entry.at), "by": logged.person, "do": "use", "value": value, **answer}
+            told = logged.happened.told
+            yield {"at": _time(logged.entry.at), "by": logged.person, "do": "use", "value": value, **told}
 
 
 def _since(fitted: BrushSet, begun: Used) -> Plain:

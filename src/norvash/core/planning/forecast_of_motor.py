@@ -35,8 +35,9 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
         return _of_the_shortest(state, limit, past, rules)
     constants, started_at = _constants(state, rules), current.fitted_units
     started: tuple[float, ...] = ()
+    begun: Round | None = None
     if begins_at_first_reading(state) and rounds:
-        first = rounds[0]
+        begun = first = rounds[0]
         started = tuple(m.length_mm if (m := first.readings.get(p.number)) else _mean(first) for p in state.positions)
         sd = max((m.sd_mm for m in first.readings.values()), default=_LEAST_SD_MM)
         constants = replace(constants, bedding=0.0, bedding_sd=_NEVER_BEDDED, new_sd_mm=max(sd, _LEAST_SD_MM))
@@ -45,9 +46,10 @@ def case_of(state: MotorState, limit: Limit, past: Sequence[PastSet], rules: Mot
     seen = [r for r in rounds if r.total_units >= started_at]
     visits = tuple(_visit(r, state, started_at) for r in seen)
     last = visits[-1].use if visits else 0.0
-    unseen = _unseen(seen, state, limit, started_at) if state.ran_at_least(state.current) else ()
+    unseen = _unseen(state, limit, begun, seen) if state.ran_at_least(current) else ()
     if unseen:
         visits = tuple(replace(v, use=v.use + more) for v, more in zip(visits, unseen, strict=True))
+        fitted = tuple(x and x + _unseen_by(x + started_at, seen, unseen) for x in fitted)
     now = state.known[-1].total_units if state.entries else started_at
     return Case(
         new_mm=NEW_MM.need(state.figures),
@@ -101,23 +103,35 @@ def _visit(a_round: Round, state: MotorState, started_at: float) -> PastRound:
     return PastRound(a_round.total_units - started_at, max(sd, _LEAST_SD_MM), lengths)
 
 
-def _unseen(seen: Sequence[Round], state: MotorState, limit: Limit, started_at: float) -> tuple[float, ...]:
+def _unseen(state: MotorState, limit: Limit, begun: Round | None, seen: Sequence[Round]) -> tuple[float, ...]:
     """Return, by round, the use that no counter told up to it: what its wear asks for at the rate known before, where
-    that is more than was counted. So wear that fits more use than is counted teaches no faster rate.
+    that is more than was counted. So wear that fits more use than is counted teaches no faster rate. The clock of the
+    set starts at a round that has `begun` it, else at its fitting with new brushes.
     """
-    new_mm = NEW_MM.need(state.figures)
+    current, new_mm = state.current, NEW_MM.need(state.figures)
+    young = frozenset(r.position for r in current.renewed)
     rate = (new_mm - limit.limit_mm) / EXPECTED_LIFE_UNITS.need(state.figures)
+    length, units, at = new_mm, current.fitted_units, current.fitted_at
+    if begun is not None:
+        length, units, at = _mean(begun, young), begun.total_units, begun.at
     found: list[float] = []
-    length, units, at, ran, worn = new_mm, started_at, state.current.fitted_at, 0.0, 0.0
+    ran = worn = 0.0
     for a_round in seen:
-        wore, counted = max(length - _mean(a_round), 0.0), a_round.total_units - units
+        wore, counted = max(length - _mean(a_round, young), 0.0), a_round.total_units - units
         unread = any(e.basis == "least" and at < e.at <= a_round.at for e in state.entries)
         more = max(wore / rate - counted, 0.0) if unread else 0.0
         found.append((found[-1] if found else 0.0) + more)
-        length, units, at = _mean(a_round), a_round.total_units, a_round.at
+        length, units, at = _mean(a_round, young), a_round.total_units, a_round.at
         ran, worn = ran + counted + more, worn + wore
         rate = worn / ran if worn > 0 and ran > 0 else rate
     return tuple(found)
+
+
+def _unseen_by(total_units: float, seen: Sequence[Round], unseen: Sequence[float]) -> float:
+    """Return the use that no counter told up to a brush's renewal: that of the round that followed, so that the brush
+    is taken for no older than it can be.
+    """
+    return next((more for r, more in zip(seen, unseen, strict=True) if r.total_units >= total_units), unseen[-1])
 
 
 def usage_of(state: MotorState) -> Usage:

@@ -10,7 +10,7 @@ from norvash.core.state.policy import Due
 from norvash.core.text.words import day_words, use_words
 from norvash.core.use.rate import rate_sd
 
-AT_THE_LATEST = "at the latest: what has run is at least what is counted"
+UNREAD, AT_THE_LATEST = "unread counter", "at the latest: what has run is at least what is counted"
 HALF_OF_IT = "line.look"
 # To how many standard deviations of its week a motor may have run while no counter told it.
 _MOST_SDS = 2.0
@@ -30,7 +30,7 @@ def look_after_gap(state: MotorState, rules: MotorRules) -> Due | None:
     left = 0.0 if state.ahead is None else max(state.ahead.p10_units - most, 0.0)
     at = state.now_units + rules[HALF_OF_IT] * left
     return Due(
-        name="unread counter",
+        name=UNREAD,
         at_units=at,
         on=state.day_at(at) or gap.at.date(),
         why=f"a counter was changed by {day_words(gap.at.date())} at a figure nobody knows, and the set may have run"

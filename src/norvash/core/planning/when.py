@@ -10,7 +10,7 @@ from datetime import date, timedelta
 from norvash.core.brush.straight_line import StraightLine
 from norvash.core.edges import over
 from norvash.core.planning.policies import OWN
-from norvash.core.planning.unread_use import AT_THE_LATEST
+from norvash.core.planning.unread_use import AT_THE_LATEST, UNREAD
 from norvash.core.rules.book import MotorRules
 from norvash.core.sheet.life import Life
 from norvash.core.state.findings import Days
@@ -43,11 +43,12 @@ def when(
     own = next((d.aside for d in asked if d.rule_id == OWN), "")
     carbon = tuple(_of_carbon(state, rules, *by_line, aside=own)) if measured else ()
     changes = tuple(_of_change(d, symptoms=symptoms) for d in asked if d.change)
+    wanted = tuple(of_look(d) for d in asked if not d.change)
     if state.gap is not None:
         changes = tuple((at_the_latest(p), at_the_latest(e)) for p, e in changes)
-        carbon = tuple(at_the_latest(m) for m in carbon)
+        carbon, wanted = (tuple(map(at_the_latest, found)) for found in (carbon, wanted))
     put_off = tuple(_of_life(x) for x in lives if x.stands and x.due_on is not None)
-    looks = [of_look(d) for d in asked if not d.change] + [m for m in carbon if m.kind == "look"]
+    looks = [*wanted, *(m for m in carbon if m.kind == "look")]
     plans = [m for m in carbon if m.kind == "plan"] + [p for p, _ in changes] + list(put_off)
     limits = [m for m in carbon if m.kind == "limit"] + [e for _, e in changes]
     limit = ordered(limits)
@@ -58,8 +59,9 @@ def when(
 
 
 def at_the_latest(mark: Mark) -> Mark:
-    """Return a mark by use while no counter tells all of that."""
-    return mark if mark.at_units is None else replace(mark, why=f"{mark.why}; {AT_THE_LATEST}".removeprefix("; "))
+    """Return a mark by use while no counter tells all of that; the look that it asks for itself is at the earliest."""
+    own = mark.at_units is None or mark.name == UNREAD
+    return mark if own else replace(mark, why=f"{mark.why}; {AT_THE_LATEST}".removeprefix("; "))
 
 
 def ordered(marks: Iterable[Mark], end: Sequence[Mark] = ()) -> tuple[Mark, ...]:

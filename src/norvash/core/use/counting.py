@@ -9,7 +9,7 @@ from math import floor, log
 from norvash.core.edges import over, under
 from norvash.core.rules.book import MotorRules
 from norvash.core.text.words import counter_words
-from norvash.core.use.happened import NOTHING, STOOD_STILL, UNKNOWN, Happened, across
+from norvash.core.use.happened import CHANGED, NOTHING, STOOD_STILL, UNKNOWN, Happened, across
 from norvash.core.use.log_entry import Basis, Entry
 from norvash.errors import Conflict, InputError, NeedsAnswer
 
@@ -68,7 +68,7 @@ def read_counter(
         counted = Counted(before.total_units + (value - before.counter_units), value, "")
     else:
         counted = _explained(value, before, entries, unit=unit, at=at, rules=rules, said=said)
-    _possible(counted.total_units, at, entries, unit, rules)
+    possible(counted.total_units, at, entries, unit, rules)
     return counted
 
 
@@ -113,7 +113,7 @@ def read_increment(
             "value",
         )
     total, counter = (before.total_units + value, before.counter_units + value) if before else (value, value)
-    _possible(total, at, entries, unit, rules)
+    possible(total, at, entries, unit, rules)
     return Counted(total, counter, "increment")
 
 
@@ -145,7 +145,6 @@ EVENTS = {
     "last was wrong": "The last entry was wrong: take that back",
     "earlier": "This is an earlier round from my notes",
 }
-CHANGED = ("replaced", "reset")
 # What may have happened to a counter that nobody is asked about.
 HAPPENED = {
     "": "Nothing: it is the same one and runs",
@@ -229,8 +228,11 @@ def daily_rate(entries: Sequence[Entry]) -> float | None:
     return (entries[-1].total_units - entries[0].total_units) / days if days > 0 else None
 
 
-def _possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules) -> None:
-    """Refuse more use than the days between two entries have, on either side of the new one."""
+def possible(total: float, at: datetime, entries: Sequence[Entry], unit: str, rules: MotorRules) -> None:
+    """Refuse more use than the days between two entries have, on either side of the new one.
+
+    Units: total in the motor's unit of use. Raises: InputError at “value”
+    """
     most = rules["use.hours-a-day"] if unit == "hours" else rules["use.starts-a-day"]
     midnight = datetime.combine(at.date(), time())
     place = bisect_left(entries, midnight, key=_moment)

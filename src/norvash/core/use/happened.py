@@ -12,7 +12,7 @@ from norvash.errors import InputError
 UNKNOWN = "?"
 # What is said of the ends of a counter, and since when it stood still.
 ENDS = ("old_last", "new_first", "said_by", "since")
-STOOD_STILL = "stood still"
+CHANGED, STOOD_STILL = ("replaced", "reset"), "stood still"
 _LONGEST = 80
 
 
@@ -35,9 +35,31 @@ class Happened:
         return {k: v.strip() for k, v in asdict(self).items() if k in ENDS and v.strip()}
 
     @property
+    def told(self) -> dict[str, str]:
+        """Return what was said of a counter to which something happened, as it would be said again."""
+        return {"answer": self.answer, **self.typed} if self.answer else {}
+
+    @property
     def names_an_end(self) -> bool:
         """Tell whether anything is said of where one counter ended and the other began, “?” included."""
         return bool(self.old_last.strip() or self.new_first.strip())
+
+    def check(self) -> None:
+        """Refuse figures of a changed counter where nobody says that it was changed, and a day of one that ran.
+
+        Raises: InputError at the field.
+        """
+        told = {"old_last": self.names_an_end and self.answer not in CHANGED}
+        told["since"] = bool(self.since.strip()) and self.answer != STOOD_STILL
+        at = next((name for name, is_told in told.items() if is_told), "")
+        if at:
+            raise InputError(
+                "It is said where a counter ended, and not that it was changed."
+                if at == "old_last"
+                else "It is said since when a counter stood still, and not that it did.",
+                "Say what happened to it, or leave this empty.",
+                at,
+            )
 
 
 NOTHING = Happened()
@@ -51,7 +73,7 @@ def across(value: float, before: Entry, said: Happened, unit: str) -> tuple[floa
     Raises: InputError at the field where a counter would end before it starts.
     """
     last = _end(said.old_last, unit, "old_last")
-    first = _end(said.new_first or "0", unit, "new_first")
+    first = _end(said.new_first.strip() or "0", unit, "new_first")
     if last is not None and under(last, before.counter_units):
         raise InputError(
             f"The old one showed {counter_words(before.counter_units, unit)} on {before.at:%Y-%m-%d}: it cannot have"

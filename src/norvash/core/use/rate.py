@@ -98,7 +98,7 @@ def rate_of_use(
         if not under(days, rules["use.least-days"]):
             active = days if season is None else season.active_days(first.at.date(), entries[-1].at.date())
             active = days if under(active, rules["use.least-days"]) else active  # it ran while it was to stand still
-            unread, unread_days = _unread(entries[entries.index(first) :], season)
+            unread, unread_days = _unread(entries, first, season)
             logged, weeks = entries[-1].total_units - first.total_units - unread, max(active - unread_days, 0.0) / 7
     spread = spread_of(rules)
     if declared is not None:
@@ -115,11 +115,11 @@ def rate_of_use(
     return Rate(per_week=per_week, weeks=weeks, logged_units=logged, declared=None, season=season, spread=spread)
 
 
-def _unread(entries: Sequence[Entry], season: Season | None) -> tuple[float, float]:
-    """Return the use and the active days between entries of which no counter tells all: they teach no rate."""
+def _unread(entries: Sequence[Entry], first: Entry, season: Season | None) -> tuple[float, float]:
+    """Return the use and the active days after an entry of which no counter tells all: they teach no rate."""
     units = days = 0.0
     for older, newer in pairwise(entries):
-        if newer.basis:
+        if newer.basis and newer.at > first.at:
             units += newer.total_units - older.total_units
             span = (newer.at - older.at).total_seconds() / 86400
             days += span if season is None else season.active_days(older.at.date(), newer.at.date())

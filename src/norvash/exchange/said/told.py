@@ -148,4 +148,4 @@ def plain_of(text: str) -> dict[str, Any]:
 def counter_typed(conn: Connection, act: Done) -> Plain:
     """Return what was typed as the counter with an act, if anything, and what happened to it."""
     typed = use.typed_of(conn, f"{act.id}.use")
-    return {"counter": typed, **use.happened_of(conn, f"{act.id}.use")} if typed else {}
+    return {"counter": typed, **use.happened_of(conn, f"{act.id}.use").told} if typed else {}

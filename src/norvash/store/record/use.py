@@ -6,10 +6,12 @@ from datetime import datetime, timedelta
 
 from norvash.core.record.used import UseLogged
 from norvash.core.use.counting import Counted
-from norvash.core.use.happened import NOTHING, Happened
+from norvash.core.use.happened import CHANGED, NOTHING, STOOD_STILL, Happened
 from norvash.core.use.log_entry import Entry
 from norvash.errors import NotFound
 from norvash.store.file.database import Connection, Row
+
+_HAPPENED = (*CHANGED, "rolled over", STOOD_STILL)
 
 
 @dataclass(frozen=True, slots=True, kw_only=True)
@@ -29,10 +31,10 @@ def add_entry(conn: Connection, motor_id: str, said: UseLogged, act_id: str) -> 
     """Keep a new entry."""
     conn.execute(
         """insert into use_entry (id, motor_id, seq, at, total_units, counter_units, typed, event, noted, act_id,
-                                  basis, old_last, new_first, said_by)
+                                  basis, old_last, new_first, said_by, stood_since)
            values (:id, :motor_id, (select coalesce(max(seq), 0) + 1 from use_entry where motor_id = :motor_id),
                    :at, :total, :counter, :typed, :event, :noted, :act_id,
-                   :basis, :old_last, :new_first, :said_by)""",
+                   :basis, :old_last, :new_first, :said_by, :stood_since)""",
         {
             "id": said.id,
             "motor_id": motor_id,
@@ -47,6 +49,7 @@ def add_entry(conn: Connection, motor_id: str, said: UseLogged, act_id: str) -> 
             "old_last": said.happened.old_last,
             "new_first": said.happened.new_first,
             "said_by": said.happened.said_by,
+            "stood_since": said.happened.since,
         },
     )
 
@@ -57,16 +60,25 @@ def typed_of(conn: Connection, entry_id: str) -> str:
     return row["typed"] if row is not None else ""
 
 
-def happened_of(conn: Connection, entry_id: str) -> dict[str, str]:
-    """Return what was said of a changed counter with an entry: its answer, and what was typed of its ends."""
+def happened_of(conn: Connection, entry_id: str) -> Happened:
+    """Return what was said of a counter with an entry, nothing where there is none with this id."""
     row = conn.execute(
-        """select event, old_last, new_first, said_by from use_entry
-           where id = :id and event in ('replaced', 'reset', 'rolled over')""",
-        {"id": entry_id},
+        "select event, old_last, new_first, said_by, stood_since from use_entry where id = :id", {"id": entry_id}
     ).fetchone()
-    if row is None:
-        return {}
-    return {"answer": row["event"], **{k: row[k] for k in ("old_last", "new_first", "said_by") if row[k]}}
+    return NOTHING if row is None else _happened(row)
+
+
+def _happened(row: Row) -> Happened:
+    """Return what was said of a counter with the entry of a row."""
+    if row["event"] not in _HAPPENED:
+        return NOTHING
+    return Happened(
+        answer=row["event"],
+        old_last=row["old_last"],
+        new_first=row["new_first"],
+        said_by=row["said_by"],
+        since=row["stood_since"],
+    )
 
 
 def _entry(row: Row) -> Entry:
@@ -101,7 +113,7 @@ def list_log(conn: Connection, motor_id: str, most: int) -> list[UseRow]:
             event=r["event"],
             struck=r["struck_act_id"] is not None,
             person=r["person"],
-            happened=Happened(old_last=r["old_last"], new_first=r["new_first"], said_by=r["said_by"]),
+            happened=_happened(r),
         )
         for r in rows
     ]
@@ -130,12 +142,22 @@ def strike_entry(conn: Connection, entry_id: str, act_id: str) -> None:
 def list_rows(conn: Connection, motor_id: str) -> list[UseRow]:
     """Return the entries that count with how they were typed, in order of time."""
     rows = conn.execute(
-        """select id, at, total_units, counter_units, typed, event, noted, basis from use_entry
+        """select id, at, total_units, counter_units, typed, event, noted, basis,
+                  old_last, new_first, said_by, stood_since from use_entry
            where motor_id = :id and struck_act_id is null order by at, seq""",
         {"id": motor_id},
     )
     return [
-        UseRow(id=r["id"], entry=_entry(r), typed=r["typed"], event=r["event"], struck=False, person="") for r in rows
+        UseRow(
+            id=r["id"],
+            entry=_entry(r),
+            typed=r["typed"],
+            event=r["event"],
+            struck=False,
+            person="",
+            happened=_happened(r),
+        )
+        for r in rows
     ]
 
 

@@ -8,10 +8,10 @@ from norvash.core.motor.use_typed import read_use
 from norvash.core.record.used import UseLogged, UseStruck
 from norvash.core.state.since import in_years
 from norvash.core.text.days import day_and_time
-from norvash.core.use.counting import CHANGED, Counted, neighbours, read_counter, read_increment, weighted
-from norvash.core.use.happened import NOTHING, STOOD_STILL, Happened, said_by
+from norvash.core.use.counting import Counted, neighbours, possible, read_counter, read_increment, weighted
+from norvash.core.use.happened import CHANGED, NOTHING, STOOD_STILL, Happened, said_by
 from norvash.core.use.log_entry import Entry
-from norvash.core.use.spans import middle, read_span
+from norvash.core.use.stood_still import ran_while_it_stood
 from norvash.errors import InputError
 from norvash.store.file.database import Connection
 from norvash.store.record import use
@@ -54,6 +54,13 @@ def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime
         raise InputError("This motor counts years: there is nothing to log.", "The calendar tells its use.", "value")
     if mode not in MODES:
         raise InputError("It is not clear what the number means.", "Choose counter or increment.", "mode")
+    said.check()
+    if mode == "increment" and said.answer in (*CHANGED, STOOD_STILL):
+        raise InputError(
+            "What it ran since the last entry tells nothing of a counter that was changed or stood still.",
+            "Give what the counter shows, or say that nothing happened to it.",
+            "mode",
+        )
     typed = read_use(text, context.unit, context.figures, context.state.rate)
     if mode == "increment":
         counted = read_increment(typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules)
@@ -62,32 +69,12 @@ def count(context: Context, text: str, mode: str, *, at: datetime, now: datetime
             typed.value, at, now, entries=context.entries, unit=context.unit, rules=context.rules, said=said
         )
         if said.answer == STOOD_STILL:
-            return _estimated(context, counted, said, at)
+            before, _ = neighbours(context.entries, at)
+            ran = ran_while_it_stood(said, before, at, rate=context.state.rate, unit=context.unit)
+            total = counted.total_units + ran
+            possible(total, at, context.entries, context.unit, context.rules)
+            return replace(counted, total_units=total, event=STOOD_STILL, basis="estimated")
     return weighted(counted, typed.weight, at, context.entries)
-
-
-def _estimated(context: Context, counted: Counted, said: Happened, at: datetime) -> Counted:
-    """Return what was counted with what ran at the usual use while the counter stood still.
-
-    Raises: InputError where the usual use or the day is not known.
-    """
-    before, _ = neighbours(context.entries, at)
-    rate = context.state.rate
-    if rate is None or before is None:
-        raise InputError(
-            "What it ran while its counter stood still is not known: it has no usual use.",
-            "Give about how much it runs in a week under Figures, or log what it ran as “it ran since the last entry”.",
-            "since",
-        )
-    if not said.since.strip():
-        raise InputError("Since when it stood still is missing.", "Give about the day, the month or the year.", "since")
-    stood = max(datetime.combine(middle(read_span(said.since, at.date(), "since")), _NOON), before.at)
-    days = (at - stood) / timedelta(days=1)
-    if rate.season is not None:
-        days = rate.season.active_days(stood.date(), at.date())
-    ran = rate.per_week * max(days, 0.0) / 7
-    ran = float(round(ran)) if context.unit == "starts" else ran
-    return replace(counted, total_units=counted.total_units + ran, event=STOOD_STILL, basis="estimated")
 
 
 def log_use(
@@ -98,21 +85,17 @@ def log_use(
     text: str,
     mode: str = "counter",
     day: str = "",
-    answer: str = "",
     happened: Happened = NOTHING,
 ) -> str:
     """Keep one entry of use and judge the motor anew; return the entry's id. `happened` says what became of the
-    counter, `answer` alone only which it was.
+    counter since it was read.
 
     Raises: InputError, Conflict or NeedsAnswer, each with its remedy; then nothing is kept.
     """
 
-    happened = happened if happened.answer else replace(happened, answer=answer)
-    answer = happened.answer
-
     def prepare(now: Act) -> Saying:
         context = load(conn, motor_id)
-        strikes = answer == "last was wrong"
+        strikes = happened.answer == "last was wrong"
         struck = (_last_struck(conn, context),) if strikes else ()
         left = context.after(*struck)
         at = moment(day, now.at, left.entries)
@@ -135,7 +118,8 @@ def log_use(
         change = Change(now.id, _last(context), after, motor_id)
         return Saying(context=context, said=(*struck, logged), change=change, judged=judged, settled=settled)
 
-    typed = {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": answer, **happened.typed}
+    typed = {"motor": motor_id, "text": text, "mode": mode, "day": day, "answer": happened.answer}
+    typed |= happened.typed
     return say(conn, act, "log use", typed=typed, prepare=prepare)
 
 
