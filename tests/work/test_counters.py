@@ -6,12 +6,15 @@ import pytest
 from fastapi.testclient import TestClient
 
 from conftest import Shop
+from norvash.core.planning.unread_use import UNREAD
 from norvash.core.use.happened import Happened
 from norvash.errors import Conflict, InputError
 from norvash.exchange.visit_export import export_visit
 from norvash.store.record import use
 from norvash.web.api.motor_told import motor_told
 from norvash.work.motors.logging_use import log_use
+from norvash.work.on_sheet.new_set import fit_new_set
+from norvash.work.on_sheet.opening import open_sheet
 from norvash.work.reading.loading import load
 from norvash.work.reading.standing import Judged, judge
 from whens import broken_whens
@@ -152,6 +155,39 @@ def test_a_file_tells_the_ends_of_a_counter_and_since_when_it_stood_still(shop: 
     assert {"answer": "stood still", "since": stood.since, "said_by": "the fly floor"}.items() <= used[-1].items()
     with pytest.raises(InputError, match="tells nothing of a counter"):
         log_use(shop.conn, shop.later(days=1).act(), motor, text="4", mode="increment", happened=stood)
+
+
+def test_what_is_past_is_said_by_the_counter_that_was_in_then(shop: Shop) -> None:
+    motor = lived(shop)
+    log_use(shop.conn, shop.later(weeks=40).act(), motor, text="9", happened=Happened(answer="replaced"))
+    found = judged(shop, motor)
+    said = " ".join([found.own.sentence, *(f"{f.value} {f.beside}" for f in found.own.figures)])
+    said += " ".join(r.text for r in found.own.reasons)
+    assert "\u2212" not in said
+    look = next(m for m in found.found.when.looks if m.name == UNREAD)
+    assert look.on == shop.now.date(), "nothing is left at the most that can have run: it is due now"
+    assert [load(shop.conn, motor).state.counter_at(x) for x in (150.0, 475.0, 484.0, 500.0)] == [
+        150.0,
+        475.0,
+        9.0,
+        25.0,
+    ]
+
+
+def test_a_set_that_came_out_says_that_it_ran_at_least_so_long(client: TestClient, shop: Shop) -> None:
+    motor = lived(shop)
+    log_use(shop.conn, shop.later(weeks=8).act(), motor, text="41", happened=Happened(answer="replaced"))
+    sheet = open_sheet(shop.conn, shop.later(minutes=5).act(), motor, kind="quick", counter="", safe=True)
+    fitted = shop.later(minutes=5).act()
+    fit_new_set(shop.conn, fitted, motor, counter="", reason="planned", lengths={1: "22", 2: "22"})
+    shop.later(minutes=5).sign(sheet)
+    paper = client.get(f"/sheets/{sheet}/sign").text.replace("\u00a0", " ")
+    assert "the old one came out after at least 516 h: planned." in " ".join(paper.split())
+    record = client.get(f"/motors/{motor}/record").text.replace("\u00a0", " ")
+    assert "set 1 ran at least 516 h" in record
+    state = load(shop.conn, motor).state
+    assert [state.ran_at_least(s) for s in state.sets] == [True, False]
+    assert state.gap is None
 
 
 def test_what_is_estimated_never_passes_a_later_reading(shop: Shop) -> None:

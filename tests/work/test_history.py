@@ -39,7 +39,7 @@ def test_a_record_is_told_in_words_newest_first(shop: Shop) -> None:
     ines, bram = "Ines Torvald", "Bram Aldous"
     assert told == [
         (ines, "measured set 2 at 5 h, bedding-in ended: A 22.00, B 21.90 mm; signed sheet 2 as measured"),
-        (ines, "fitted set 2, starting at A 22.10 mm; set 1 ran 15.5 h: stuck"),
+        (ines, "fitted set 2, starting at A 22.10 mm; set 1 ran at least 15.5 h: stuck"),
         (ines, ("changed shortest length allowed 8 → 9 and position 1 A at 90°, arm 1, + → A at 80°, arm 1, +")),
         (bram, "signed sheet 1 as measured"),
         (

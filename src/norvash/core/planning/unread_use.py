@@ -8,7 +8,7 @@ from norvash.core.rules.book import MotorRules
 from norvash.core.state.motor_state import MotorState
 from norvash.core.state.policy import Due
 from norvash.core.text.words import day_words, use_words
-from norvash.core.use.rate import rate_sd
+from norvash.core.use.rate import day_of, rate_sd
 
 UNREAD, AT_THE_LATEST = "unread counter", "at the latest: what has run is at least what is counted"
 HALF_OF_IT = "line.look"
@@ -28,11 +28,11 @@ def look_after_gap(state: MotorState, rules: MotorRules) -> Due | None:
         return None
     most = state.now_units + _unseen_at_most(state, rules)
     left = 0.0 if state.ahead is None else max(state.ahead.p10_units - most, 0.0)
-    at = state.now_units + rules[HALF_OF_IT] * left
+    at, last = state.now_units + rules[HALF_OF_IT] * left, state.entries[-1]
     return Due(
         name=UNREAD,
         at_units=at,
-        on=state.day_at(at) or gap.at.date(),
+        on=last.at.date() if state.rate is None else day_of(at, last, state.rate),
         why=f"a counter was changed by {day_words(gap.at.date())} at a figure nobody knows, and the set may have run"
         f" {use_words(most - state.current.fitted_units, state.unit)}: half of what that leaves, at the earliest",
         rule_id=HALF_OF_IT,

@@ -15,7 +15,7 @@ from norvash.core.motor.positions import PositionPlan
 from norvash.core.sheet.life import Told
 from norvash.core.state.policy import Policy
 from norvash.core.state.round import Round
-from norvash.core.text.words import MONTHS
+from norvash.core.text.words import MONTHS, use_words
 from norvash.core.use.log_entry import Entry
 from norvash.core.use.rate import Rate, day_of
 
@@ -214,6 +214,14 @@ class MotorState:
         """Tell whether a set has run more than is counted: at one time no counter told it."""
         first, last = brush_set.fitted_at, brush_set.ended_at
         return any(e.basis == "least" and first < e.at and (last is None or e.at <= last) for e in self.entries)
+
+    def ran_words(self, brush_set: BrushSet) -> str:
+        """Return in words what a set has run, empty where that is not known; at least that where no counter told it."""
+        if not brush_set.fitted_known:
+            return ""
+        end = self.now_units if brush_set.ended_units is None else brush_set.ended_units
+        words = use_words(end - brush_set.fitted_units, self.unit)
+        return f"at least {words}" if self.ran_at_least(brush_set) else words
 
     def counter_at(self, total_units: float) -> float:
         """Return what the counter that was in showed at a total use, 0 before any reading of it.

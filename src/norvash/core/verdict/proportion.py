@@ -46,7 +46,7 @@ def _by_lines(found: Findings, state: MotorState) -> str:
     if brush is None or seen is None:
         return ""
     unit = "mm per year" if state.unit == "years" else "mm per 1000"
-    before, then = (use_words(x + state.offset_units, state.unit) for x in (seen.before_units, seen.units))
+    before, then = (use_words(state.counter_at(x), state.unit) for x in (seen.before_units, seen.units))
     words = (
         f"Brush {brush.label} showed wear line {seen.line - 1} at {before} and line {seen.line} at {then}:"
         f" {rate_figure(seen.rate_mm_per_kh, state.unit):.2f} {unit}"

@@ -101,7 +101,7 @@ def _missing_reason(found: Findings, state: MotorState) -> Reason:
     text += "A set lives as long as its worst brush, so there is no straight line."
     if found.complete_before is not None:
         earlier = found.complete_before
-        at = use_words(earlier.total_units + state.offset_units, state.unit)
+        at = use_words(state.counter_at(earlier.total_units), state.unit)
         text += f" The last complete round was on {day_words(earlier.at.date())} at {at}."
     return Reason(text)
 

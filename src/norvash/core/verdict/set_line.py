@@ -109,7 +109,7 @@ def since_read(
     }
     if state.unit == "years":
         return SinceRead(on=_read_on(latest, state), now_at=f"on {day_words(today)}", now_mm=now, about=about)
-    at = f"{_read_on(latest, state)} at {use_words(_shown_at(latest, state), state.unit)}".strip()
+    at = f"{_read_on(latest, state)} at {use_words(state.counter_at(latest.total_units), state.unit)}".strip()
     last = max((e.at.date() for e in state.entries if e.at.date() <= today), default=latest.at.date())
     fresh = today - last <= _FRESH
     shown = use_words(state.ran_by(today) + state.offset_units, state.unit)
@@ -121,10 +121,3 @@ def _read_on(latest: Round, state: MotorState) -> str:
     if latest.at == state.current.fitted_at and has_no_day(state.current, state):
         return fitted_words(state.current, state) if state.unit == "years" else ""
     return f"on {day_words(latest.at.date())}"
-
-
-def _shown_at(a_round: Round, state: MotorState) -> float:
-    """Return what the counter showed at a round, in the motor's unit of use: it may be another one since."""
-    before = [e for e in state.entries if e.at <= a_round.at] or list(state.entries[:1])
-    shift = before[-1].counter_units - before[-1].total_units if before else 0.0
-    return a_round.total_units + shift

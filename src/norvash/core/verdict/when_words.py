@@ -13,13 +13,13 @@ from norvash.core.text.words import UNIT_WORDS, day_words, use_figure, use_words
 
 
 def at_counter(units: float, state: MotorState) -> str:
-    """Return a total use as the counter will show it."""
+    """Return a total use as the counter will show it, or has shown it: one that was in then, of a use that is past."""
     return f"{counter_figure(units, state)} {UNIT_WORDS[state.unit]}"
 
 
 def counter_figure(units: float, state: MotorState) -> str:
     """Return the same without its unit."""
-    return use_figure(units + state.offset_units, state.unit, units - state.now_units)
+    return use_figure(state.counter_at(units), state.unit, units - state.now_units)
 
 
 def on_counter(words: str, state: MotorState) -> str:
@@ -36,7 +36,7 @@ def mark_at(mark: Mark | Due, state: MotorState) -> str:
     if mark.rule_id in (OWN, SECOND_LINE):
         return at_counter(mark.at_units, state)
     step = 0.1 if state.unit == "years" else 1.0
-    return use_words(whole_down((mark.at_units + state.offset_units) / step) * step, state.unit)
+    return use_words(whole_down(state.counter_at(mark.at_units) / step) * step, state.unit)
 
 
 def by_whom(mark: Mark | Due) -> str:

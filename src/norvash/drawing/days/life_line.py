@@ -228,7 +228,7 @@ def _rows(state: MotorState) -> tuple[tuple[str, ...], ...]:
         (
             str(s.number),
             f"{r.at:%Y-%m-%d}",
-            grouped(r.total_units + state.offset_units),
+            grouped(state.counter_at(r.total_units)),
             labels.get(n, "?"),
             length_words(m.length_mm, unit) if m.bare_mm is None or known else f"{length_words(m.bare_mm, unit)} deep",
             length_words(m.sd_mm, "mm") if m.sd_mm >= 0.1 else f"{m.sd_mm:.2f} mm",

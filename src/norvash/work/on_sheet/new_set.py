@@ -94,7 +94,9 @@ def fit_new_set(
             "lengths_mm": {labels[x.position]: x.reading.length_mm for x in read_now} if fitted.rounds else {},
             **stated.typed,
         }
-        change = Change(now.id, {"set": old.number, "ran": total - old.fitted_units}, after, motor_id)
+        before: dict[str, object] = {"set": old.number, "ran": total - old.fitted_units}
+        before |= {"at_least": True} if context.after(*news).state.ran_at_least(ended) else {}
+        change = Change(now.id, before, after, motor_id)
         judged = foresee(conn, [context.after(*said)], now.at.date())[0]
         return Saying(context=context, said=said, change=change, judged=judged)
 

@@ -184,7 +184,7 @@ def _step(context: Context, row: RoundRow, position: int) -> str:
     if not earlier:
         return f"wear line {now} shows"
     at, line = earlier[-1]
-    shown = use_words(at + context.state.offset_units, context.state.unit)
+    shown = use_words(context.state.counter_at(at), context.state.unit)
     return f"wear line {now}, {f'as at {shown}' if line == now else f'passed since {shown}: line {line} then'}"
 
 

@@ -211,10 +211,10 @@ def _took_back(told: _Told) -> str:
 def _fitted(told: _Told) -> str:
     lengths = ", ".join(f"{label}\u00a0{mm:.2f}" for label, mm in told.after["lengths_mm"].items())
     starts = f"starting at {lengths} mm" if lengths else "lengths not measured"
-    return (
-        f"fitted set {told.after['set']}, {starts}; set {told.before['set']} ran"
-        f" {counter_words(told.before['ran'], told.unit)}: {told.after['reason']}"
-    )
+    ran = counter_words(told.before["ran"], told.unit)
+    least = "at least " if told.before.get("at_least") else ""
+    old = f"set {told.before['set']} ran {least}{ran}: {told.after['reason']}"
+    return f"fitted set {told.after['set']}, {starts}; {old}"
 
 
 def _changed(told: _Told) -> str:

@@ -175,7 +175,7 @@ def shown(conn: Connection, row: SheetRow, motor: Judged, today: date) -> SheetN
         work=_work(conn, visit, done),
         look=_look(sheet, found, context.state),
         version=context.stamp.motor_seq,
-        opened_at=of_sheet[0].total_units + context.state.offset_units,
+        opened_at=context.state.counter_at(of_sheet[0].total_units),
         motor_word=motor.said.word,
     )
 

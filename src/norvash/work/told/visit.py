@@ -206,6 +206,7 @@ def _set(page: SheetNow) -> Plain | None:
         "part": current.part,
         "variant": current.variant,
         "why": old.end_reason,
+        "ran": page.context.state.ran_words(old),
         "lengths_mm": {labels[n]: read.get(n) for n in labels},
         "nominal": [labels[n] for n in sorted(current.nominal) if n in labels],
         "old_lengths_mm": {labels[n]: last.get(n) for n in labels},
